@@ -3,7 +3,12 @@ import { assembleCatalogue } from "../src/core/catalogue/assemble.ts";
 import type { Field } from "../src/core/catalogue/field.ts";
 import type { Choice, Choices, Clause, Condition, Facet, Mode } from "../src/core/engine/question.ts";
 
-const attribute = (key: string): Field => ({ key, name: key, role: "attribute", kind: "text" });
+const attribute = (key: string): Field => ({
+  key,
+  name: key.charAt(0).toUpperCase() + key.slice(1),
+  role: "attribute",
+  kind: "text",
+});
 const fields: Field[] = [
   attribute("colour"),
   attribute("size"),

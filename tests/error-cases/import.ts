@@ -70,6 +70,13 @@ const tables = casesOf([
       }).problems[0]?.message,
   ],
   [
+    "This is not a year, so the cell counts as empty. Write it like 1994, or use the column as text.",
+    () =>
+      readCatalogue(bytesOf(`${id},built\na,long ago\n`), {
+        reading: [{ as: "product_id" }, { as: "attribute", kind: "year" }],
+      }).problems[0]?.message,
+  ],
+  [
     'Row 1, column "title": This heading appears twice. Rename one of the two columns.',
     read(`${id},title,title\na,A,B\n`),
   ],

@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { check } from "recheck";
 import { describe, expect, it } from "vitest";
-import { isNumberWith } from "../../src/core/catalogue/reading.ts";
+import { isNumberWith } from "../../src/core/catalogue/numbers/plain-number.ts";
 import { expressionsInSources, safeList, summaryOf, writtenOf } from "../literals.ts";
 
 const { literals, built } = expressionsInSources();
@@ -31,7 +31,7 @@ describe("regular expressions", () => {
 
   it("that are built of parts are few, and known", () => {
     expect(built).toEqual([
-      "src/core/catalogue/reading.ts",
+      "src/core/catalogue/numbers/plain-number.ts",
       "src/core/shop/archive/read-folder.ts",
       "src/server/disk/owned-folder.ts",
       "src/server/handoff/sheet.ts",

@@ -2,8 +2,8 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { dayOrders, writtenDay } from "./days.ts";
 import { inferKind } from "./field-kinds.ts";
+import { plainNumber } from "./numbers/plain-number.ts";
 import { readCatalogue } from "./read.ts";
-import { plainNumber } from "./reading.ts";
 import { shownName } from "./shown-name.ts";
 import { suggestRoles } from "./suggest-reading.ts";
 
@@ -101,6 +101,6 @@ describe("headings", () => {
   it("are read by shoppers as words", () => {
     expect(
       ["Miles_per_Gallon", "groupBlock", "IMDB_Rating", "Running Time min", "colour", "US_DVD_Sales"].map(shownName),
-    ).toEqual(["Miles per gallon", "Group block", "IMDB rating", "Running Time min", "colour", "US DVD sales"]);
+    ).toEqual(["Miles per gallon", "Group block", "IMDB rating", "Running Time min", "Colour", "US DVD sales"]);
   });
 });

@@ -1,7 +1,8 @@
+import { asciiDigits } from "./numbers/plain-number.ts";
 import type { DateOrder } from "./reading-schema.ts";
 
 /** Languages in which month names are recognised. */
-const languages = ["en", "de", "fr", "es", "it", "nl", "pt", "sv", "da", "pl"];
+const languages = ["en", "de", "fr", "es", "it", "nl", "pt", "sv", "da", "pl", "cs", "tr", "ar"];
 
 const plain = (text: string): string => text.normalize("NFD").replace(/\p{M}/gu, "").toLowerCase().replace(/\.$/, "");
 
@@ -18,7 +19,7 @@ const months: ReadonlyMap<string, number> = new Map(
         return Array.from({ length: 12 }, (_, m): [string, number] => {
           const parts = format.formatToParts(new Date(Date.UTC(2026, m, 15)));
           return [plain(parts.find(({ type }) => type === "month")?.value ?? ""), m + 1];
-        });
+        }).filter(([name]) => /\p{L}/u.test(name));
       }),
     ),
   ),
@@ -31,6 +32,9 @@ const time =
   /[T ,]{1,3}(?:at |um |à )?\d{1,2}:\d{2}(?::\d{2}(?:[.,]\d{1,9})?)? ?(?:[ap]\.?m\.?)? ?(?:Z|UTC|GMT|[A-Z]{3,4}|[+-]\d{2}:?\d{2})?$/i;
 const numbers = /^(\d{1,4})[./\-\s](\d{1,2})[./\-\s](\d{1,4})\.?$/;
 
+/** A day with the words for year, month and day. Source: CLDR, long dates of ja and zh. */
+const eastAsian = /^(\d{4})年\s?(\d{1,2})月\s?(\d{1,2})日/;
+
 interface Parts {
   /** The three numbers as written, or with the month recognised by name. */
   first: string;
@@ -42,7 +46,8 @@ interface Parts {
 /** Splits a text into the parts of a day; undefined if it isn't one. */
 function partsOf(text: string): Parts | undefined {
   if (text.length > longest) return undefined;
-  const day = text.trim().replace(/\s+/g, " ").replace(time, "").trim();
+  const plainText = asciiDigits(text.trim()).replace(eastAsian, "$1-$2-$3");
+  const day = plainText.replace(/\s+/g, " ").replace(time, "").trim();
   const counted = numbers.exec(day);
   if (counted) return { first: counted[1] ?? "", second: counted[2] ?? "", third: counted[3] ?? "" };
   const words = day
@@ -83,6 +88,10 @@ export function writtenDay(text: string, order: DateOrder): string | undefined {
   if (order === "ymd") return undefined;
   return order === "dmy" ? iso(third, second, first) : iso(third, first, second);
 }
+
+/** The year of a day in any usual notation, as text; any other text unchanged. */
+export const yearIn = (text: string, order: DateOrder): string =>
+  /^\d{1,4}$/.test(text.trim()) ? text.trim() : (writtenDay(text, order)?.slice(0, 4) ?? text);
 
 /** The orders in which a text's numbers could be a day; undefined if it isn't a day or its order is unambiguous. */
 export function dayOrders(text: string): { ymd: boolean; dmy: boolean; mdy: boolean } | undefined {

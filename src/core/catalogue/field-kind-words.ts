@@ -14,6 +14,7 @@ export const fieldKindWords: Record<FieldKind, FieldKindWords> = {
   text: { label: "text", one: "a text" },
   number: { label: "number", one: "a number", example: "12.50" },
   date: { label: "date", one: "a date", example: "2026-03-31" },
+  year: { label: "year", one: "a year", example: "1994" },
   "yes-no": { label: "yes / no", one: "yes or no" },
   path: { label: "category path", one: "a category" },
   colour: { label: "colour", one: "a colour" },

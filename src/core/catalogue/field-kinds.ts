@@ -20,8 +20,12 @@ export interface FieldKindFacts {
    * it is of this kind.
    */
   line?: NumberLine;
+  /** Positions are years: whole numbers that are never grouped or given a unit. */
+  years?: boolean;
   /** Positions are days: shown as dates and picked in a calendar. */
   days?: boolean;
+  /** A field is of this kind only if a person or a file's reading says so; it is not inferred from values. */
+  told?: boolean;
   /** Values are amounts, with decimals, thousands marks and a unit. */
   amounts?: boolean;
   /** A value includes its upper levels, so that choices combine as a tree. */
@@ -60,6 +64,9 @@ export function parseDay(text: string): number {
   return real ? Math.round(at.getTime() / msPerDay) : Number.NaN;
 }
 
+/** A year of up to four digits, before Christ with a minus sign; NaN for anything else. */
+export const parseYear = (text: string): number => (/^-?\d{1,4}$/.test(text.trim()) ? Number(text.trim()) : Number.NaN);
+
 /** Days since 1970-01-01 as `YYYY-MM-DD`. */
 export function formatDay(days: number): string {
   return new Date(days * msPerDay).toISOString().slice(0, 10);
@@ -70,6 +77,8 @@ export const fieldKindFacts = {
   text: { words: true },
   "yes-no": { twoValued: true },
   number: { amounts: true, line: { parse: parseNumber, write: String } },
+  /** Never inferred: only a heading or a person can tell years from other numbers. */
+  year: { years: true, told: true, line: { parse: parseYear, write: String } },
   date: { days: true, line: { parse: parseDay, write: formatDay } },
   /** A category whose levels are joined by ` > `. */
   path: { words: true, nested: true },
@@ -107,10 +116,12 @@ export const fromNumber = (value: number, kind: FieldKind): string =>
 export function inferKind(values: readonly string[]): FieldKind {
   if (values.length === 0) return "text";
   const isKind = (name: string): name is FieldKind => Object.hasOwn(fieldKindFacts, name);
-  const fits = ({ line, twoValued }: FieldKindFacts) =>
-    line
-      ? values.every((value) => !Number.isNaN(line.parse(value)))
-      : twoValued && values.every((value) => isYesOrNo(identity(value)));
+  const fits = ({ line, twoValued, told }: FieldKindFacts) =>
+    told
+      ? false
+      : line
+        ? values.every((value) => !Number.isNaN(line.parse(value)))
+        : twoValued && values.every((value) => isYesOrNo(identity(value)));
   const found = Object.entries<FieldKindFacts>(fieldKindFacts).find(([, facts]) => fits(facts))?.[0];
   return found !== undefined && isKind(found) ? found : "text";
 }

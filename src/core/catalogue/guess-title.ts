@@ -1,7 +1,7 @@
 import { dayOrders } from "./days.ts";
 import { parseDay, parseNumber } from "./field-kinds.ts";
 import { identity } from "./identity.ts";
-import { isNumberWith } from "./reading.ts";
+import { isNumberWith } from "./numbers/plain-number.ts";
 import type { ColumnMapping, Reading } from "./reading-schema.ts";
 import type { Table } from "./table.ts";
 

@@ -1,8 +1,9 @@
 import { isTooDeep } from "../document/json-depth.ts";
 import { limits } from "../sanitize/limits.ts";
+import { columnsOf } from "./json-columns.ts";
 import { readJsonLd } from "./json-ld.ts";
 import { CatalogueError } from "./problem.ts";
-import { joinValues, type Table, tableOf } from "./table.ts";
+import { type Table, tableOf } from "./table.ts";
 
 /** Whether a file's text is JSON rather than delimited. */
 export const looksLikeJson = (text: string): boolean => /^\ufeff?\s*[[{]/.test(text);
@@ -24,9 +25,9 @@ export function readJson(text: string): Table {
         message: "This is not an object. Import a list of objects, one per variant, or schema.org products.",
       });
     }
-    return new Map(Object.entries(one).map(([key, cell]) => [key.trim(), cellOf(cell)]));
+    return one as Readonly<Record<string, unknown>>;
   });
-  return tableOf(objects);
+  return tableOf(columnsOf(objects));
 }
 
 function parseWhole(source: string): unknown {
@@ -58,11 +59,4 @@ function parseLines(source: string): unknown[] {
       });
     }
   });
-}
-
-function cellOf(value: unknown): string {
-  if (value === null || value === undefined) return "";
-  if (Array.isArray(value)) return joinValues(value.map(cellOf).filter((text) => text !== ""));
-  if (typeof value === "object") return JSON.stringify(value);
-  return String(value);
 }

@@ -4,9 +4,9 @@ import { CatalogueIndex } from "../engine/index/catalogue-index.ts";
 import { firstValue, valuesOf } from "./catalogue.ts";
 import { readCsv } from "./csv.ts";
 import { writtenDay } from "./days.ts";
+import { plainNumber } from "./numbers/plain-number.ts";
 import { problemText } from "./problem.ts";
 import { buildCatalogue, readCatalogue, readTable } from "./read.ts";
-import { plainNumber } from "./reading.ts";
 import { columnReading } from "./reading-schema.ts";
 import { suggestReading } from "./suggest-reading.ts";
 import { unreadableColumns } from "./unreadable-column.ts";
@@ -168,7 +168,10 @@ describe("readings", () => {
     expect(catalogue.fields.find(({ key }) => key === "height")).toMatchObject({ kind: "number", unit: "m" });
     expect(valuesOf(catalogue, "height", 5)).toEqual(["0.05"]);
     expect(problems).toEqual([]);
-    expect(read(csv(6)).catalogue.fields.find(({ key }) => key === "height")?.kind).toBe("text");
+    // Few measures of one unit are options as they are; units that differ are converted.
+    expect(read(csv(6)).catalogue.fields.find(({ key }) => key === "height")?.kind).toBe("number");
+    const even = "product_id,height\na,9 cm\nb,12 cm\nc,9 cm\n";
+    expect(read(even).catalogue.fields.find(({ key }) => key === "height")?.kind).toBe("text");
     // With their units out and in again they are what they were.
     expect(read(writeCsv(catalogue, true)).catalogue.columns.get("height")).toEqual(catalogue.columns.get("height"));
     expect(writeCsv(catalogue)).not.toContain(" m");

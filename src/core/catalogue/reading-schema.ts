@@ -4,9 +4,8 @@ import { exact, listOf, oneOf, someText, text } from "../document/schema.ts";
 import { fieldKinds } from "./field-kind-words.ts";
 import { knownColumns } from "./field-names.ts";
 import { type LevelMark, levelMarks } from "./levels.ts";
+import { decimalMarks } from "./numbers/plain-number.ts";
 
-/** The decimal marks that numbers are written with. */
-export const decimalMarks = [".", ","] as const;
 /** The orders in which day, month and year are written. */
 export const dateOrders = ["ymd", "dmy", "mdy"] as const;
 /** The separator of several values in one cell; none when a cell is one whole text. */
@@ -44,7 +43,6 @@ export const columnReading = exact({
 export const rememberedReading = columnReading.concat(exact({ heading: text(2000) }));
 export const rememberedReadings = listOf(rememberedReading, 2000);
 
-export type DecimalMark = (typeof decimalMarks)[number];
 export type DateOrder = (typeof dateOrders)[number];
 export type Separator = (typeof separators)[number];
 export type ColumnMapping = InferType<typeof columnReading>;

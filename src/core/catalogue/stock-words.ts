@@ -15,6 +15,7 @@ const there = [
   ...["enexistencia", "enexistencias", "hayexistencias", "haystock"],
   ...["disponibile", "inmagazzino", "disponibilesubito"],
   ...["opvoorraad", "voorradig", "leverbaar", "beschikbaar", "directleverbaar"],
+  ...["在庫あり", "在庫有り", "販売中", "متوفر", "متاح"],
 ];
 const gone = [
   ...["outofstock", "soldout", "unavailable", "notavailable", "notinstock", "nostock", "discontinued", "outstock"],
@@ -23,6 +24,7 @@ const gone = [
   ...["agotado", "sinexistencias", "sinstock", "nodisponible", "agotada"],
   ...["esaurito", "esaurita", "nondisponibile", "nonmagazzino", "terminato"],
   ...["nietopvoorraad", "uitverkocht", "nietbeschikbaar", "nietleverbaar", "nietvoorradig"],
+  ...["在庫なし", "在庫無し", "売り切れ", "品切れ", "غيرمتوفر", "نفد", "نفدتالكمية"],
 ];
 const words: ReadonlyMap<string, Availability> = new Map([
   ...there.map((word) => [word, inStock] as const),

@@ -28,7 +28,7 @@ describe("findings of a panel in its look", () => {
     const asked = (panel: PanelDocument) => findFindings(facts, panel, emptySelection, { look });
     const [gone] = (await asked(panelOf(row))).filter(({ kind }) => kind === "style-gone");
     expect(gone?.words).toBe(
-      "size uses the option style “pills”, which its look no longer has. It is shown without it.",
+      "Size uses the option style “pills”, which its look no longer has. It is shown without it.",
     );
     const edit = gone && fixEdit(panelOf(row), gone, profileOf);
     const now = edit ? edited(panelOf(row), edit) : panelOf(row);
@@ -61,7 +61,7 @@ describe("findings of a panel in its look", () => {
     const [pale] = await words([{ ...plain, style: "pale" }], {});
     expect(pale?.[0]).toBe("s");
     expect(pale?.[1]).toMatch(
-      /^The own style of size is hard to see or to tap in .*the worst is “Tile: text”, 2\.3:1 where 4\.5:1 is needed\.$/,
+      /^The own style of Size is hard to see or to tap in .*the worst is “Tile: text”, 2\.3:1 where 4\.5:1 is needed\.$/,
     );
     // A fault of the look is told once, not again for each facet.
     const low = { "option.ink": { wide: "#cccccc" } };

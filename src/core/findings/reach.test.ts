@@ -96,7 +96,7 @@ describe("reach", () => {
         .map((one) => one.words);
     expect(await words(facet("colour", "check-boxes", "any"))).toEqual([]);
     expect(await words(facet("colour", "check-boxes", "any", { show: "only", picked: named(["red"]) }))).toEqual([
-      "The options that colour offers find only 16 of 100 products; 80 have a value for it. The other 84 disappear once it is used.",
+      "The options that Colour offers find only 16 of 100 products; 80 have a value for it. The other 84 disappear once it is used.",
     ]);
   });
 

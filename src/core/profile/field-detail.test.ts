@@ -133,6 +133,8 @@ describe("numbers with units", () => {
       units: ["l", "cm"],
       matching: 5,
       outOf: 5,
+      fractions: false,
+      decimal: ".",
     });
     expect(findUnits(["9 cm", "large", "small"])).toBeUndefined();
   });

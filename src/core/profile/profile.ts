@@ -1,5 +1,6 @@
 import type { Field } from "../catalogue/field.ts";
 import { isNested, isNumeric, toNumber } from "../catalogue/field-kinds.ts";
+import { binEdges, binOf } from "../catalogue/numbers/bins.ts";
 import { skewness } from "../catalogue/numbers/distribution.ts";
 import { roundLimits } from "../catalogue/numbers/price-ranges.ts";
 import { seriesName } from "../catalogue/value-order.ts";
@@ -40,6 +41,8 @@ export interface FieldProfile {
   middle: number | null;
   /** Limits of round ranges with about as many values in each, for a numeric field. */
   limits: number[];
+  /** Share of a numeric field's values in the fullest bar of its histogram on a straight scale; 0 for other fields. */
+  crowded: number;
   /** The series of the values: sizes, months or days of the week. */
   series: "sizes" | "months" | "days" | undefined;
 }
@@ -54,6 +57,18 @@ function lowestIn(index: CatalogueIndex, key: string): Float64Array {
   const numbers = index.numbers(key);
   const records = Array.from({ length: numbers.starts.length - 1 }, (_, record) => record);
   return lowestOf(numbers, records, numbers.level === "variant" ? index.productOf : undefined);
+}
+
+const bars = 24;
+
+/** The share of ascending numbers in the fullest of equal bins. */
+function crowdedShare(sorted: Float64Array): number {
+  const [min, max] = [sorted[0], sorted.at(-1)];
+  if (min === undefined || max === undefined || max === min) return 0;
+  const edges = binEdges(min, max, bars);
+  const counts = new Uint32Array(edges.length);
+  for (const value of sorted) counts[binOf(edges, value)] = (counts[binOf(edges, value)] ?? 0) + 1;
+  return Math.max(...counts) / sorted.length;
 }
 
 /** Looks at one field of a catalogue. */
@@ -85,6 +100,7 @@ export function profileField(index: CatalogueIndex, field: Field): FieldProfile 
     skewness: skewness(sorted),
     middle: sorted[sorted.length >> 1] ?? null,
     limits: isNumeric(field) ? roundLimits(lowestIn(index, field.key), rangeCount, "products") : [],
+    crowded: crowdedShare(sorted),
     series: options.length <= maxInSeries ? seriesName(options.map(({ label }) => label)) : undefined,
   };
 }

@@ -1,8 +1,8 @@
 import type { Field } from "../../core/catalogue/field.ts";
-import { isAmount } from "../../core/catalogue/field-kinds.ts";
 import type { Card } from "../../core/engine/cards/card-schema.ts";
 import { productLink } from "../../core/shop/product-link.ts";
-import { formatterOf, money } from "../panel/format.ts";
+import { money } from "../panel/format.ts";
+import { valueWriter } from "../panel/value-text.ts";
 import type { Say } from "../words/say.ts";
 
 /** The inputs of cards. */
@@ -38,11 +38,9 @@ export function cardValues(card: Card, words: CardWords): Readonly<Record<string
 function writtenValues(
   field: Field | undefined,
   values: readonly string[],
-  { currency, language }: Pick<CardWords, "currency" | "language">,
+  words: Pick<CardWords, "currency" | "language" | "say">,
 ): string {
-  if (!field || !isAmount(field)) return values.join(", ");
-  const format = formatterOf(field, currency, undefined, language);
-  return values.map((text) => (Number.isNaN(Number(text)) ? text : format(Number(text)))).join(", ");
+  return (field ? values.map(valueWriter(field, words)) : values).join(", ");
 }
 
 /** Slots whose value is an address, with the attribute they set. */

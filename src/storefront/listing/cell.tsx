@@ -1,10 +1,10 @@
-import { isAmount } from "../../core/catalogue/field-kinds.ts";
 import type { Card } from "../../core/engine/cards/card-schema.ts";
 import { orderOf } from "../../core/page/browse-state/browse-state.ts";
 import { fieldOfCell } from "../../core/page/layout.ts";
 import { productAddress } from "../../core/page/page-list.ts";
 import type { Cell } from "../../core/page/pages-schema.ts";
-import { formatterOf, money } from "../panel/format.ts";
+import { money } from "../panel/format.ts";
+import { valueWriter } from "../panel/value-text.ts";
 import { fieldTitle } from "../words/field-title.ts";
 import { useBasket } from "./basket.ts";
 import type { ListingState } from "./listing-state.ts";
@@ -64,9 +64,7 @@ export function CellView(props: Props) {
 function valuesOf({ cell, card, state }: Props): string[] {
   const field = fieldOfCell(cell, state.fields.values());
   const values = (field && card.values[field.key]) ?? [];
-  if (!field || !isAmount(field)) return [...values];
-  const format = formatterOf(field, state.currency, undefined, state.language);
-  return values.map((text) => (Number.isNaN(Number(text)) ? text : format(Number(text))));
+  return field ? values.map(valueWriter(field, state)) : [...values];
 }
 
 function Rating(props: Props) {

@@ -13,6 +13,7 @@ import { fieldTitle } from "../words/field-title.ts";
 import { formatterOf } from "./format.ts";
 import { rangeText } from "./option-views.ts";
 import type { Shared } from "./panel-state.ts";
+import { valueWriter } from "./value-text.ts";
 
 /** A chosen filter in words, and the act that removes it. */
 export interface Chip {
@@ -73,6 +74,7 @@ function draftsOf(
   }
   const known = Object.hasOwn(answer.facets, key) ? answer.facets[key]?.options : undefined;
   const rules = row && rulesOf(row);
+  const write = valueWriter(field, { currency, language, say });
   return choice.options.map((id) => {
     const option = known?.find((one) => one.id === id) ?? { id, label: id };
     const label = rules ? labelOf(rules, option, language) : option.label;
@@ -80,7 +82,7 @@ function draftsOf(
     const called = label !== option.label;
     return {
       key: `${key} ${id}`,
-      value: label.split(pathSeparator).at(-1) ?? label,
+      value: called ? label : write(label.split(pathSeparator).at(-1) ?? label),
       facet,
       says: called ? "alone" : saysOf(field, id),
       takeBack: { do: "toggle", facet: row ?? { field: key, mode: "any" }, option: id },

@@ -12,8 +12,9 @@ import type { FacetSettings } from "../../core/settings/settings.ts";
 import type { Say } from "../words/say.ts";
 import type { OptionView, RangeView } from "./displays/display-props.ts";
 import type { Shared } from "./panel-state.ts";
+import { valueWriter } from "./value-text.ts";
 
-type Shown = Pick<Shared, "selection" | "swatches" | "language" | "say">;
+type Shown = Pick<Shared, "selection" | "swatches" | "language" | "say" | "fields" | "currency">;
 
 /**
  * A facet's options for its display: those offered by the designer, with their labels, in the row's order, counted
@@ -29,6 +30,8 @@ export function optionViews(
   const chosen = new Set(optionsOf(choiceOf(state.selection, row.field)));
   const book = Object.hasOwn(state.swatches, row.field) ? state.swatches[row.field] : undefined;
   const rules = rulesOf(row);
+  const field = state.fields.get(row.field);
+  const write = field && valueWriter(field, state);
   const offered = offeredOptions(row, { display, settings }, { options, counts }, state.language);
   const known = new Set(offered);
   // An option chosen in the address is shown even if the panel does not offer it, so that it can be removed.
@@ -39,11 +42,12 @@ export function optionViews(
     const { id } = option;
     const dead = counts.live[o] === 0 && !chosen.has(id);
     if (dead && settings.emptyOptions === "drop") return [];
+    const called = labelOf(rules, option, state.language);
+    // The designer's own label is shown as it is.
+    const label = called === option.label && write ? write(called) : called;
     return {
       id,
-      label: drawsLevels(display)
-        ? labelOf(rules, option, state.language)
-        : lastLevelOf(labelOf(rules, option, state.language)),
+      label: drawsLevels(display) ? label : lastLevelOf(label),
       count: settings.counting === "none" ? undefined : counts[settings.counting][o],
       chosen: chosen.has(id),
       faded: dead && settings.emptyOptions === "fade",

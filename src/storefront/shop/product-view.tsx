@@ -1,8 +1,7 @@
-import { isAmount } from "../../core/catalogue/field-kinds.ts";
 import type { Product } from "../../core/engine/cards/product.ts";
 import { productAddress, searchAddress, shopAddress } from "../../core/page/page-list.ts";
 import { Price } from "../listing/cell.tsx";
-import { formatterOf } from "../panel/format.ts";
+import { valueWriter } from "../panel/value-text.ts";
 import { fieldTitle } from "../words/field-title.ts";
 import type { Around } from "./around.ts";
 import { Crumbs, ShopFrame } from "./shop-frame.tsx";
@@ -58,12 +57,11 @@ export function ProductView({ around, product, chosen }: Props) {
           <h2>{say("details")}</h2>
           <dl class="zs-details">
             {values.map(({ field, values: stated }) => {
-              const format = formatterOf(field, shop.currency, undefined, language);
-              const number = isAmount(field);
+              const write = valueWriter(field, { currency: shop.currency, language, say });
               return (
                 <div key={field.key}>
                   <dt>{fieldTitle(field, say)}</dt>
-                  <dd>{(number ? stated.map((one) => format(Number(one))) : stated).join(", ")}</dd>
+                  <dd>{stated.map(write).join(", ")}</dd>
                 </div>
               );
             })}

@@ -99,6 +99,8 @@ export const ar: Words = {
   without: "بدون {what}",
   and: "و",
   inStock: "متوفر",
+  yes: "نعم",
+  no: "لا",
   ratingOf: "{n} من 5",
   variantOf: "نوع من {title}",
   variants: "الأنواع",

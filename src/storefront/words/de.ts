@@ -68,6 +68,8 @@ export const de: Words = {
   without: "Ohne {what}",
   and: "und",
   inStock: "Lieferbar",
+  yes: "Ja",
+  no: "Nein",
   ratingOf: "{n} von 5",
   variantOf: "Variante von {title}",
   variants: "Varianten",

@@ -70,6 +70,8 @@ export const en = {
   without: "Without {what}",
   and: "and",
   inStock: "In stock",
+  yes: "Yes",
+  no: "No",
   ratingOf: "{n} of 5",
   variantOf: "Variant of {title}",
   variants: "Variants",

@@ -68,6 +68,8 @@ export const es: Words = {
   without: "Sin {what}",
   and: "y",
   inStock: "Disponible",
+  yes: "Sí",
+  no: "No",
   ratingOf: "{n} de 5",
   variantOf: "Variante de {title}",
   variants: "Variantes",

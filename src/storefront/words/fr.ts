@@ -68,6 +68,8 @@ export const fr: Words = {
   without: "Sans {what}",
   and: "et",
   inStock: "En stock",
+  yes: "Oui",
+  no: "Non",
   ratingOf: "{n} sur 5",
   variantOf: "Variante de {title}",
   variants: "Variantes",

@@ -68,6 +68,8 @@ export const ja: Words = {
   without: "{what}なし",
   and: "と",
   inStock: "在庫あり",
+  yes: "はい",
+  no: "いいえ",
   ratingOf: "5 点中 {n} 点",
   variantOf: "{title}の種類",
   variants: "種類",

@@ -68,6 +68,8 @@ export const nl: Words = {
   without: "Zonder {what}",
   and: "en",
   inStock: "Op voorraad",
+  yes: "Ja",
+  no: "Nee",
   ratingOf: "{n} van 5",
   variantOf: "Variant van {title}",
   variants: "Varianten",

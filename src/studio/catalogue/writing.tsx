@@ -1,5 +1,6 @@
 import type { LevelMark } from "../../core/catalogue/levels.ts";
-import type { DateOrder, DecimalMark, Separator } from "../../core/catalogue/reading-schema.ts";
+import type { DecimalMark } from "../../core/catalogue/numbers/plain-number.ts";
+import type { DateOrder, Separator } from "../../core/catalogue/reading-schema.ts";
 
 /** Notations of cells, each with an example or in words. */
 export const separatorNames: Record<Separator, string> = {
@@ -21,6 +22,19 @@ export const levelNames: Record<LevelMark, string> = {
 };
 export const decimalNames: Record<DecimalMark, string> = { ".": "1234.50", ",": "1.234,50" };
 export const dateNames: Record<DateOrder, string> = { ymd: "2026-03-31", dmy: "31.03.2026", mdy: "03/31/2026" };
+
+/** The date orders with examples in the style of a cell: its marks, a short year, or its month in words. */
+export function dateNamesLike(sample: string): Record<DateOrder, string> {
+  const mark = /^\d{1,4}([./ -])\d/.exec(sample)?.[1] ?? "-";
+  const isWords = /\p{L}{3}/u.test(sample) && !/^\d{4}-/.test(sample);
+  const year = /^\d{1,2}[./ -]\d{1,2}[./ -]\d{2}(?!\d)/.test(sample) ? "26" : "2026";
+  const short = mark === "-" ? "." : mark;
+  return {
+    ymd: isWords ? `like ${sample.slice(0, 30)}` : ["2026", "03", "31"].join(mark),
+    dmy: ["31", "03", year].join(short),
+    mdy: ["03", "31", year].join(mark === "-" ? "/" : mark),
+  };
+}
 
 interface Props {
   label: string;

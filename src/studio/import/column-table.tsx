@@ -1,9 +1,9 @@
 import { mustBeNumber } from "../../core/catalogue/complete.ts";
 import { isWholeText, knownColumns, roleNames } from "../../core/catalogue/field.ts";
 import { fieldKinds, fieldKindWords } from "../../core/catalogue/field-kind-words.ts";
-import { isDay } from "../../core/catalogue/field-kinds.ts";
+import { isAmount, isDay } from "../../core/catalogue/field-kinds.ts";
 import type { ColumnMapping, Reading } from "../../core/catalogue/reading-schema.ts";
-import { dateNames, decimalNames, levelNames, separatorNames } from "../catalogue/writing.tsx";
+import { dateNamesLike, decimalNames, levelNames, separatorNames } from "../catalogue/writing.tsx";
 import { percent } from "../shell/percent.ts";
 import type { Preview } from "./file-reader.ts";
 import { Naming } from "./naming.tsx";
@@ -88,6 +88,7 @@ export function ColumnTable({ preview, busy, read }: Props) {
                         name={name}
                         column={column}
                         kind={profile?.field.kind}
+                        sample={samples[0] ?? ""}
                         set={(next) => change(at, next)}
                       />
                     )}
@@ -154,11 +155,13 @@ interface WritingProps {
   column: ColumnMapping;
   /** The detected kind of the values. */
   kind: (typeof fieldKinds)[number] | undefined;
+  /** A cell as it is in the file. */
+  sample: string;
   set(column: ColumnMapping): void;
 }
 
 /** A column's notation: the kind of its values, their separator, and the format of numbers and days. */
-function Writing({ name, column, kind, set }: WritingProps) {
+function Writing({ name, column, kind, sample, set }: WritingProps) {
   const number = mustBeNumber.has(column.as as "price");
   if (!number && isWholeText(column.as as "title"))
     return <span className="text-[12px] text-quiet">text, as it is</span>;
@@ -170,7 +173,7 @@ function Writing({ name, column, kind, set }: WritingProps) {
           className={small}
           aria-label={`Values of ${name} are`}
           value={column.kind ?? ""}
-          onChange={(event) => set({ ...column, kind: (event.target.value || undefined) as ColumnMapping["kind"] })}
+          onChange={(event) => set(withKind(column, (event.target.value || undefined) as ColumnMapping["kind"]))}
         >
           <option value="">{kind && !column.kind ? `${fieldKindWords[kind].label} (found)` : "as found"}</option>
           {fieldKinds.map((one) => (
@@ -180,18 +183,23 @@ function Writing({ name, column, kind, set }: WritingProps) {
           ))}
         </select>
       )}
-      {number || shown === "number" ? (
-        <Marks
-          label={`Numbers of ${name} are written like`}
-          value={column.decimal ?? "."}
-          names={decimalNames}
-          set={(decimal) => set({ ...column, decimal })}
-        />
-      ) : shown === "date" ? (
+      {number || isAmount({ kind: shown }) ? (
+        <>
+          <Marks
+            label={`Numbers of ${name} are written like`}
+            value={column.decimal ?? "."}
+            names={decimalNames}
+            set={(decimal) => set({ ...column, decimal })}
+          />
+          {column.unit === undefined ? null : (
+            <span className="self-center text-[12px] text-quiet">converted to {column.unit}</span>
+          )}
+        </>
+      ) : isDay({ kind: shown }) ? (
         <Marks
           label={`Dates of ${name} are written like`}
           value={column.dates ?? "ymd"}
-          names={dateNames}
+          names={dateNamesLike(sample)}
           set={(dates) => set({ ...column, dates })}
         />
       ) : (
@@ -212,6 +220,11 @@ function Writing({ name, column, kind, set }: WritingProps) {
       ) : null}
     </span>
   );
+}
+
+/** A column read as another kind; only amounts have a unit. */
+function withKind({ unit, ...column }: ColumnMapping, kind: ColumnMapping["kind"]): ColumnMapping {
+  return { ...column, kind, ...(unit !== undefined && (!kind || isAmount({ kind })) ? { unit } : {}) };
 }
 
 interface MarksProps<T extends string> {

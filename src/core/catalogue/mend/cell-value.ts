@@ -3,8 +3,8 @@ import { type Field, isWholeText } from "../field.ts";
 import { fieldKindWords } from "../field-kind-words.ts";
 import { kindFacts } from "../field-kinds.ts";
 import { identity } from "../identity.ts";
+import { isNumberWith, plainNumber } from "../numbers/plain-number.ts";
 import { convertMeasure } from "../numbers/units.ts";
-import { isNumberWith, plainNumber } from "../reading.ts";
 import { splitCell } from "../values.ts";
 import { isYesOrNo } from "../yes-no.ts";
 

@@ -2,7 +2,8 @@ import { type InferType, number } from "yup";
 import { byMember, exact, listOf, oneOf, someText, text } from "../../document/schema.ts";
 import { fieldKinds } from "../field-kind-words.ts";
 import { fieldLevels } from "../field-names.ts";
-import { dateOrders, decimalMarks, separatorSchema } from "../reading-schema.ts";
+import { decimalMarks } from "../numbers/plain-number.ts";
+import { dateOrders, separatorSchema } from "../reading-schema.ts";
 
 /** Version of the corrections format that this code writes. */
 export const mendFormat = 1;

@@ -37,7 +37,11 @@ export function scaleEnds({ least, most, typed, bent, step: wanted, days }: Scal
   // On a logarithmic-like scale, rounding down to 0 would waste most of its length.
   if (bent && from > 0)
     return { ...given, min: tidy(floorTo(from, roundBelow(from))), max: roundEnds(0, to, roundBelow(to)).max, step };
-  return { ...given, ...roundEnds(from, to, step), step };
+  const ends = roundEnds(from, to, step);
+  // An end just below 0 would be rounded to a number that nothing comes near to.
+  if (from < 0 && ends.min < 2 * from)
+    ends.min = -tidy(Math.ceil(-from / roundBelow(-from) - 1e-9) * roundBelow(-from));
+  return { ...given, ...ends, step };
 }
 
 /** Maps values to positions on a track of length 1, and lists where its handles stop. */
@@ -53,10 +57,18 @@ export interface Scale {
  */
 export function scaleOf({ min, max, step }: Ends, bent: boolean): Scale {
   const span = max - min || 1;
-  const list = bent && max > min ? bentStops(min, max, step) : [];
+  const isUneven = min < 0 && -min < step && max > step && max / step <= maxStops;
+  const list = bent && max > min ? bentStops(min, max, step) : isUneven ? evenStops(min, max, step) : [];
   if (list.length < 3) return { share: (value) => (value - min) / span, stops: undefined };
   return { share: (value) => placeIn(list, value) / (list.length - 1), stops: list };
 }
+
+/** Stops at whole steps, and at a first end that is none. */
+const evenStops = (min: number, max: number, step: number): number[] => [
+  min,
+  ...Array.from({ length: Math.ceil(max / step) }, (_, at) => tidy(at * step)),
+  max,
+];
 
 /** The fractional index of a value among ascending stops. */
 export function placeIn(list: readonly number[], value: number): number {

@@ -1,3 +1,5 @@
+import { asciiDigits, type DecimalMark, isNumberWith, plainNumber } from "./plain-number.ts";
+
 /** Numbers with a unit behind them, such as `40 cm` or `1,5 l`. */
 export interface UnitFinding {
   /** The most frequent unit. */
@@ -7,29 +9,60 @@ export interface UnitFinding {
   outOf: number;
   /** All units found, the most frequent first. */
   units: string[];
+  /** Whether numbers have decimals. */
+  fractions: boolean;
+  /** The decimal mark of most numbers. */
+  decimal: DecimalMark;
 }
 
-const measure = /^([+-]?\d+(?:[.,]\d+)?)\s*([\p{L}°"'%µ][\p{L}\d²³/]*)\.?$/u;
+const measure = /^([+-]?[\d.,'’]*\d)\s*([\p{L}°"'%µ][\p{L}\d²³/]*)\.?$/u;
 
-/** A value as number and unit, or undefined; a comma is taken for a decimal mark. */
-export function parseMeasure(text: string): { number: number; unit: string } | undefined {
-  const [, number, unit] = measure.exec(text.trim()) ?? [];
-  if (number === undefined || unit === undefined) return undefined;
-  return { number: Number(number.replace(",", ".")), unit: unit.toLowerCase() };
+interface Measure {
+  number: number;
+  unit: string;
+}
+
+/**
+ * The decimal mark of a number on its own: the last of two different marks, and a comma or a point unless exactly three
+ * digits follow, which it then groups: `1,5` is one and a half, `1,500` is fifteen hundred, as is `1,500.0`.
+ */
+function markOf(number: string): DecimalMark {
+  const [comma, point] = [number.lastIndexOf(","), number.lastIndexOf(".")];
+  if (comma < 0 || point > comma) return ".";
+  if (point >= 0) return ",";
+  return isNumberWith(number, ".") && !/^[+-]?0/.test(number) ? "." : ",";
+}
+
+/**
+ * A value as number and unit, or undefined.
+ * @param decimal the column's decimal mark; by default the one that the number itself shows
+ */
+export function parseMeasure(text: string, decimal?: DecimalMark): Measure | undefined {
+  const [, digits, unit] = measure.exec(asciiDigits(text.trim())) ?? [];
+  if (digits === undefined || unit === undefined) return undefined;
+  const number = Number(plainNumber(digits, decimal ?? markOf(digits)));
+  return Number.isNaN(number) ? undefined : { number, unit: unit.toLowerCase() };
 }
 
 /** Checks whether most of a field's values are numbers with units; undefined if fewer than four in five are. */
 export function findUnits(values: readonly string[]): UnitFinding | undefined {
   const uses = new Map<string, number>();
+  const marks = { ".": 0, ",": 0 };
+  let fractions = false;
   for (const value of values) {
-    const unit = parseMeasure(value)?.unit;
-    if (unit) uses.set(unit, (uses.get(unit) ?? 0) + 1);
+    const found = parseMeasure(value);
+    if (!found) continue;
+    uses.set(found.unit, (uses.get(found.unit) ?? 0) + 1);
+    fractions ||= !Number.isInteger(found.number);
+    if (/[.,]/.test(value) && !Number.isInteger(found.number))
+      marks[markOf(measure.exec(asciiDigits(value.trim()))?.[1] ?? "")]++;
   }
   const matching = [...uses.values()].reduce((sum, count) => sum + count, 0);
   if (values.length < 2 || matching * 5 < values.length * 4) return undefined;
   const units = [...uses].sort((a, b) => b[1] - a[1]).map(([unit]) => unit);
   const [unit] = units;
-  return unit === undefined ? undefined : { unit, units, matching, outOf: values.length };
+  const decimal = marks[","] > marks["."] ? "," : ".";
+  return unit === undefined ? undefined : { unit, units, matching, outOf: values.length, fractions, decimal };
 }
 
 /**
@@ -45,9 +78,10 @@ const scales: Record<string, number>[] = [
 /**
  * Converts a value with a unit to a plain number in another unit of the same quantity, as text; undefined if it has
  * none.
+ * @param decimal the column's decimal mark; by default the one that the number itself shows
  */
-export function convertMeasure(text: string, unit: string): string | undefined {
-  const measure = parseMeasure(text);
+export function convertMeasure(text: string, unit: string, decimal?: DecimalMark): string | undefined {
+  const measure = parseMeasure(text, decimal);
   if (!measure) return undefined;
   if (measure.unit === unit) return String(measure.number);
   const scale = scales.find((one) => Object.hasOwn(one, unit) && Object.hasOwn(one, measure.unit));

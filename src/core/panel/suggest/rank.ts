@@ -18,6 +18,8 @@ export interface Ranked {
 
 /** Number of options that a person reads at a glance; more add nothing. Common practice, no source. */
 const glance = 12;
+/** Number of options up to which each is a plain word among few, which counts for more. Common practice, no source. */
+const few = 8;
 /** Number of options from which a list is searched rather than read. */
 const searched = 60;
 /** Two fields that say so much the same are one question. */
@@ -64,9 +66,13 @@ export function rankFields(index: CatalogueIndex, most: number): Ranked[] {
 const isLine = ({ suggestion }: Pick<Ranked, "suggestion">): boolean => suggestion.mode === "range";
 
 /** The usefulness of a field to shoppers, regardless of other fields. */
-function worthOf({ field, reach, outOf, options }: FieldProfile, bits: number, mode: Mode): number {
+function worthOf({ field, reach, outOf, options, samples }: FieldProfile, bits: number, mode: Mode): number {
   const likely = likelihood(field);
   const read = Math.min(bits, Math.log2(glance));
-  const long = mode === "range" || options <= searched ? 1 : options <= 5 * searched ? 0.6 : 0.4;
-  return likely * (reach / outOf) * read * long;
+  if (mode === "range") return likely * (reach / outOf) * read;
+  const length = options <= few ? 1.25 : options <= searched ? 1 : options <= 5 * searched ? 0.6 : 0.4;
+  return likely * (reach / outOf) * read * length * (samples.every(isCode) ? 0.7 : 1);
 }
+
+/** Whether a value is a code, such as “B-737-300”: capitals and digits, which tell only those who know them something. */
+const isCode = (text: string): boolean => /^[A-Z\d./-]*$/.test(text) && /\d/.test(text) && /[A-Z]/.test(text);

@@ -20,6 +20,8 @@ export interface Suggestion {
 }
 
 const few = 8;
+/** Share of products in one bar of the histogram beyond which a straight scale is of no use. Common practice, no source. */
+const maxCrowded = 0.6;
 /** Number of options from which an open list has a search field. Common practice, no source. */
 export const readAtOnce = 15;
 /** Fields that shoppers seldom choose by, whatever their values. */
@@ -32,7 +34,8 @@ export function suggestFacet(profile: FieldProfile): Suggestion {
   return { worth, ...shown, order: suggestOrder(profile, shown.display), reason: worth ? shown.reason : reason };
 }
 
-function judgeWorth({ field, reach, outOf, options, commonest }: FieldProfile): { worth: boolean; reason: string } {
+function judgeWorth(profile: FieldProfile): { worth: boolean; reason: string } {
+  const { field, reach, outOf, options, commonest, crowded, limits } = profile;
   const no = (reason: string) => ({ worth: false, reason });
   if (!isFacetable(field)) return no("its values identify single products");
   if (seldom.has(field.role)) return no("shoppers seldom filter by it");
@@ -43,15 +46,19 @@ function judgeWorth({ field, reach, outOf, options, commonest }: FieldProfile): 
   const parts = isNumeric(field) || options * 2 <= reach || options <= 12;
   if (!parts)
     return no(
-      `${options.toLocaleString("en")} values for ${reach.toLocaleString("en")} products, so each finds almost no products`,
+      `${options.toLocaleString("en")} values for ${reach.toLocaleString("en")} products are too many to choose from${
+        commonest > 2 ? `, though the most frequent finds ${commonest.toLocaleString("en")}` : ""
+      }`,
     );
   if (commonest * 50 >= outOf * 49 && options === 2)
     return no(`${commonest.toLocaleString("en")} of ${outOf.toLocaleString("en")} products have the same value`);
+  if (isNumeric(field) && options > few && crowded > maxCrowded && !canBend(profile) && limits.length < 2)
+    return no("almost all products have numbers close together");
   return { worth: true, reason: "" };
 }
 
 function suggestDisplay(profile: FieldProfile): Pick<Suggestion, "display" | "mode" | "reason"> {
-  const { field, options, longest, depth, numbers, samples, skewness, limits, series } = profile;
+  const { field, options, longest, depth, numbers, samples, skewness, limits, series, crowded } = profile;
   const any = (display: DisplayName, reason: string) => ({ display, mode: "any" as const, reason });
   if (depth > 1) return { display: "tree", mode: "tree", reason: `${depth} levels of categories` };
   if (isTwoValued(field) && options === 2) return any("switch", "yes or no");
@@ -67,6 +74,9 @@ function suggestDisplay(profile: FieldProfile): Pick<Suggestion, "display" | "mo
             ? "a rating of up to ten points"
             : "a rating of up to five stars",
       };
+    // On a straight scale most products would be in one place; one that crosses 0 can't be bent.
+    if (crowded > maxCrowded && !canBend(profile) && limits.length > 1)
+      return { display: "price-ranges", mode: "range", reason: `most of the ${numbers} numbers are close together` };
     const skewed = skewness > 1 && limits.length > 0;
     return {
       display: "slider-inputs",
@@ -94,6 +104,9 @@ const isRating = ({ field, min, max }: FieldProfile): boolean =>
   field.role === "rating" ||
   (ratingWords.test(field.name) && min !== null && max !== null && min >= 0 && max > 1 && max <= 10);
 
+/** Whether a scale is bent, because a few very large values would squeeze the others into its beginning. */
+const canBend = ({ skewness, min }: FieldProfile): boolean => skewness > 1 && (min ?? -1) >= 0;
+
 /** Natural order for values that have one; otherwise by number of products. */
 function suggestOrder({ field, series, samples }: FieldProfile, display: DisplayName): OptionOrder {
   const measured = samples.length > 1 && samples.every((text) => /\d/.test(text));
@@ -108,7 +121,7 @@ export function suggestRow(profile: FieldProfile): FacetRow {
   if (display === "check-boxes" && profile.options > readAtOnce)
     settings = withSetting(settings, "searchInside", { wide: true });
   // A few very large values would squeeze the others into the beginning of the scale.
-  if (displays[display].settings.includes("scale") && profile.skewness > 1 && (profile.min ?? -1) >= 0)
+  if (displays[display].settings.includes("scale") && canBend(profile))
     settings = withSetting(settings, "scale", "bent");
   return newFacet(rowId(profile.field.key), profile.field.key, display, mode, settings);
 }

