@@ -63,9 +63,20 @@ test("a panel is moved, removed, and brought back by the offer, among what was r
     .getByRole("region", { name: /Notifications/ })
     .getByRole("button", { name: "Restore" })
     .click();
+  // It is open again, as it was.
   const tab = tabs.getByRole("link", { name: "First panel copy" });
-  await tab.click();
-  await tabs.getByRole("button", { name: "More for panel First panel copy" }).click();
+  const more = tabs.getByRole("button", { name: "More for panel First panel copy" });
+  await expect(page).toHaveURL(/panels\/first-panel-copy$/);
+  await more.click();
+  await remove.click();
+  await expect(page).toHaveURL(/panels\/first-panel$/);
+  // Undo takes back the removal, not a step of the panel that opened instead.
+  const undo = page.getByRole("button", { name: "Undo: First panel copy removed" });
+  await expect(undo).toBeVisible();
+  await page.keyboard.press("Control+z");
+  await expect(page).toHaveURL(/panels\/first-panel-copy$/);
+  await expect(undo).toHaveCount(0);
+  await more.click();
   await remove.click();
   await expect(page).toHaveURL(/panels\/first-panel$/);
 

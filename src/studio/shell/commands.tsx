@@ -1,11 +1,12 @@
 import { Command } from "cmdk";
 import { useContext, useMemo, useState } from "react";
 import { useNavigate, useParams } from "react-router";
-import { useTool } from "../api.ts";
+import { shopPath, useTool } from "../api.ts";
 import type { Action } from "./action.ts";
 import { findByWords } from "./find-actions.ts";
 import { historyOf, type Stepped } from "./history.ts";
 import { useKeys } from "./keys.ts";
+import { undoLast } from "./removals.ts";
 import { shopActions } from "./shop-actions.ts";
 import { ShopContext } from "./shop-context.ts";
 import { Shortcuts } from "./shortcuts.tsx";
@@ -98,7 +99,7 @@ function Actions({
       onceEach([
         ...(stores.length > 0
           ? [
-              { name: "Undo", run: () => historyOf(stores).undo() },
+              { name: "Undo", run: () => undoLast(historyOf(stores), shopPath(shop ?? "")) },
               { name: "Redo", run: () => historyOf(stores).redo() },
             ]
           : []),

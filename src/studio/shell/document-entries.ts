@@ -47,8 +47,9 @@ export function useDocumentEntries(
   const noteOf = (next: typeof all) => (next[0] && next[0] !== all[0] && newFirst ? newFirst(next[0].name) : undefined);
   const remove = () => {
     const next = all[at + 1] ?? all[at - 1];
-    const leave = () => void navigate(`/shops/${shop.slug}/${manyViews[kind]}/${next?.slug ?? ""}`);
-    return removeWithUndo(documentPath(shop.slug, kind, open.slug), open.name, listAnew, leave);
+    const to = (slug: string) => void navigate(`/shops/${shop.slug}/${manyViews[kind]}/${slug}`);
+    const leave = () => to(next?.slug ?? "");
+    return removeWithUndo(documentPath(shop.slug, kind, open.slug), open.name, listAnew, leave, () => to(open.slug));
   };
   return () => [
     // A name has at most 100 characters.

@@ -1,7 +1,10 @@
 import { Redo2, Undo2 } from "lucide-react";
-import { useMemo } from "react";
+import { useCallback, useMemo } from "react";
+import { useParams } from "react-router";
+import { shopPath } from "../api.ts";
 import { type Stepped, useHistory } from "./history.ts";
 import { isTyping, useKeys } from "./keys.ts";
+import { undoLast, useLatestRemoval } from "./removals.ts";
 
 const button =
   "grid size-8 place-items-center rounded-lg hover:bg-white/15 disabled:opacity-35 disabled:hover:bg-transparent";
@@ -9,19 +12,24 @@ const button =
 /** Undo and redo for the view's documents, by button and by key. */
 export function HistoryButtons({ stores }: { stores: readonly Stepped[] }) {
   const history = useHistory(stores);
-  const last = history.past.at(-1);
+  const { shop = "" } = useParams();
+  const step = history.past.at(-1);
+  const removal = useLatestRemoval(shopPath(shop), step?.at);
+  const last = removal ? `${removal.name} removed` : step?.words;
   const next = history.future[0];
+  const undo = useCallback(() => undoLast(history, shopPath(shop)), [history, shop]);
 
   useKeys(
     useMemo(() => {
-      const step = (take: "undo" | "redo") => (event: KeyboardEvent) => {
+      const onKey = (act: () => void) => (event: KeyboardEvent) => {
         // A text field undoes its own typing first.
         if (isTyping(event)) return;
         event.preventDefault();
-        history[take]();
+        act();
       };
-      return { "$mod+z": step("undo"), "$mod+Shift+z": step("redo"), "$mod+y": step("redo") };
-    }, [history]),
+      const redo = onKey(() => history.redo());
+      return { "$mod+z": onKey(undo), "$mod+Shift+z": redo, "$mod+y": redo };
+    }, [history, undo]),
   );
   return (
     <div className="flex">
@@ -29,9 +37,9 @@ export function HistoryButtons({ stores }: { stores: readonly Stepped[] }) {
         type="button"
         className={button}
         disabled={!last}
-        aria-label={last ? `Undo: ${last.words}` : "Undo"}
-        title={last ? `Undo: ${last.words} (Ctrl Z)` : "Nothing to undo"}
-        onClick={() => history.undo()}
+        aria-label={last ? `Undo: ${last}` : "Undo"}
+        title={last ? `Undo: ${last} (Ctrl Z)` : "Nothing to undo"}
+        onClick={undo}
       >
         <Undo2 size={17} aria-hidden />
       </button>
