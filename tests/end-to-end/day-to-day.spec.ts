@@ -142,3 +142,48 @@ test("a swatch list is taken out and in again with its pictures, and is the same
   await page.getByRole("combobox", { name: "Colour vision" }).selectOption("deutan");
   await expect(page.getByRole("region", { name: "Values" })).toHaveCSS("filter", /seen-deutan/);
 });
+
+test("anything of a shop is found by name, and focus is on what was made", async ({ page }) => {
+  const shop = await newShop(page.request, "Found by name");
+  const bench = await openBench(page, true, shop);
+  const ask = async (words: string, first: string | RegExp) => {
+    await page.keyboard.press("Control+k");
+    await page.getByRole("combobox").fill(words);
+    await expect(page.getByRole("option").first()).toHaveText(first);
+    await page.keyboard.press("Enter");
+  };
+  // Former and other words lead to the same.
+  await bench.addFacet("Light");
+  await page.keyboard.press("Control+k");
+  await page.getByRole("combobox").fill("delete panel");
+  await expect(page.getByRole("option", { name: "Remove, duplicate or move this panel" })).toBeVisible();
+  await page.getByRole("combobox").fill("dead ends");
+  await expect(page.getByRole("option", { name: /: empty options$/ }).first()).toBeVisible();
+  await page.getByRole("combobox").fill("honeysuckle");
+  await expect(page.getByRole("option", { name: /^Product .*honeysuckle/i }).first()).toBeVisible();
+  await page.keyboard.press("Escape");
+
+  await ask("rename panel", "Rename this panel");
+  await expect(page.locator(":focus")).toHaveAttribute("aria-label", "Panel name");
+  await ask("new panel", "New panel");
+  await expect(page.getByRole("dialog", { name: "New panel" })).toBeVisible();
+  await page.getByRole("button", { name: "Create panel" }).press("Enter");
+  await expect(page).not.toHaveURL(new RegExp(`/panels/${bench.slug}$`));
+  await expect(page.locator(":focus")).toHaveAttribute("aria-label", "Panel name");
+
+  // Typing and Enter add; Done leads to what was added.
+  await page.getByRole("button", { name: "Facet or piece" }).press("Enter");
+  await page.getByRole("searchbox", { name: "Search the fields" }).fill("Price");
+  await page.keyboard.press("Enter");
+  await page.keyboard.press("Tab");
+  await expect(page.locator(":focus")).toHaveText("Done");
+  await page.keyboard.press("Enter");
+  await expect(page.locator(":focus")).toHaveAttribute("aria-label", "Label of Price");
+
+  await ask("new collection", "New collection");
+  await expect(page).toHaveURL(/\/pages\/collections\/collection/);
+  await ask("publish", "Publish an edition");
+  await expect(page.locator(":focus")).toHaveText(/Publish edition/);
+  await ask("page pots", /^Show the page .*Pots/);
+  await expect(page).toHaveURL(/\/panels.*page=/);
+});

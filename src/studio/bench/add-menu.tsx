@@ -7,6 +7,7 @@ import { FindField } from "../controls/find-field.tsx";
 import { findByWords } from "../shell/find-actions.ts";
 import { Popover } from "../shell/popover.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
+import { focusMade } from "../shell/when-there.ts";
 import { addSuggested, freeFields, freePieces } from "./additions.ts";
 import { useBench, usePanel } from "./bench-context.ts";
 import { RowPicture } from "./live-picture.tsx";
@@ -50,19 +51,31 @@ function Additions({ close }: { close(): void }) {
   const [asked, setAsked] = useState("");
   const [fields] = useState(() => freeFields(shop, panel));
   const suggested = addSuggested(shop, panel);
+  const [added, setAdded] = useState<string>();
+  const done = () => {
+    close();
+    if (added) focusMade(`[data-row="${CSS.escape(added)}"] input`);
+  };
   const apply = (edit: PanelEdit) => store.getState().apply(edit);
   const choices = [
     ...fields.map(({ profile, suggestion }) => {
       const { key, name } = profile.field;
       const row = panel.rows.find((one) => one.kind === "facet" && one.field === key);
-      const toggle = () => apply(row ? removeRow(row.id, name) : addRow(suggestRow(profile), name));
+      const toggle = () => {
+        const made = suggestRow(profile);
+        apply(row ? removeRow(row.id, name) : addRow(made, name));
+        setAdded(row ? undefined : made.id);
+      };
       return { is: "field" as const, name, profile, suggestion, isIn: row !== undefined, take: toggle };
     }),
     ...freePieces(shop, panel).map(({ name, row, edit }) => ({
       is: "piece" as const,
       name,
       row,
-      take: () => apply(edit),
+      take: () => {
+        apply(edit);
+        setAdded(row.id);
+      },
     })),
   ];
   const found = findByWords(choices, ({ name }) => name, asked);
@@ -81,6 +94,9 @@ function Additions({ close }: { close(): void }) {
           }}
           className="input-sm w-full"
         />
+        <button type="button" className="btn btn-primary btn-sm flex-none" onClick={done}>
+          Done
+        </button>
         {suggested.count > 1 ? (
           <button
             type="button"
@@ -93,9 +109,6 @@ function Additions({ close }: { close(): void }) {
             Add all {suggested.count} suggested
           </button>
         ) : null}
-        <button type="button" className="btn btn-primary btn-sm flex-none" onClick={close}>
-          Done
-        </button>
       </div>
       <ul className="p-1.5 empty:hidden">
         {found.map((one) =>

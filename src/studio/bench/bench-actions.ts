@@ -9,8 +9,10 @@ import { type BehaviourName, behaviourFacts } from "../../core/settings/behaviou
 import { behaviourDefinition } from "../../core/settings/behaviour-definitions.ts";
 import { placements } from "../../core/settings/placement.ts";
 import { settingDefinition } from "../../core/settings/setting-definitions.ts";
+import type { SettingName } from "../../core/settings/settings.ts";
 import type { Action } from "../shell/action.ts";
 import type { OpenShop } from "../shell/shop-context.ts";
+import { pressAct, whenThere } from "../shell/when-there.ts";
 import { addSuggested, freeFields, freePieces } from "./additions.ts";
 import type { Bench } from "./bench-context.ts";
 import { placeOn } from "./place.ts";
@@ -18,15 +20,19 @@ import { placeOn } from "./place.ts";
 /** Opens a row's settings and focuses one of them. */
 function showSetting(session: Bench["session"], row: string, label: string): void {
   session.setState({ unfolded: row });
-  // The settings are rendered after this.
-  setTimeout(() => {
-    const control = document.querySelector<HTMLElement>(
-      `[data-settings-of="${CSS.escape(row)}"] [aria-label^="${CSS.escape(label)}"]`,
-    );
-    control?.scrollIntoView({ block: "center" });
-    control?.focus();
-  }, 100);
+  whenThere(`[data-settings-of="${CSS.escape(row)}"] [aria-label^="${CSS.escape(label)}"]`, (control) => {
+    control.scrollIntoView({ block: "center" });
+    control.focus();
+  });
 }
+
+/** What settings were called before, so that those who know them so find them. */
+const formerNames: Partial<Record<SettingName, string>> = {
+  emptyOptions: "dead ends lead nowhere",
+  min: "least lowest",
+  max: "most highest",
+  order: "order sorting",
+};
 
 /** The name of a behaviour on its own: “its width” would be unclear. */
 function behaviourWords(name: BehaviourName): string {
@@ -50,6 +56,20 @@ export function benchActions(shop: OpenShop, bench: Bench): Action[] {
       name: session.getState().arranging ? "Try the page as a shopper would" : "Arrange rows on the page itself",
       run: () => session.setState(({ arranging }) => ({ arranging: !arranging })),
     },
+    {
+      name: "Rename this panel",
+      also: "title name",
+      run: () =>
+        whenThere('input[aria-label="Panel name"]', (field) => {
+          field.focus();
+          if (field instanceof HTMLInputElement) field.select();
+        }),
+    },
+    {
+      name: "Remove, duplicate or move this panel",
+      also: "delete copy order",
+      run: () => pressAct("More for the panel"),
+    },
     { name: "Measure the layout shift of every row", run: () => session.setState({ trials: bands }) },
     ...freeFields(shop, panel).map(({ profile }) => ({
       name: `Add ${profile.field.name}`,
@@ -64,6 +84,7 @@ export function benchActions(shop: OpenShop, bench: Bench): Action[] {
         ...(isFacet(row)
           ? supportedSettings(row).map((setting) => ({
               name: `${title}: ${settingDefinition(setting).label.toLowerCase()}`,
+              also: formerNames[setting] ?? "",
               run: () => showSetting(session, row.id, settingDefinition(setting).label),
             }))
           : []),

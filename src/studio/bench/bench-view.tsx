@@ -36,7 +36,8 @@ export function BenchView() {
   const [left] = useState(() => (asked === null && slug ? lastSession(shop.slug, slug) : {}));
   if (slug === undefined && first) {
     const last = shop.panels.find((panel) => panel.slug === lastPanel(shop.slug)) ?? first;
-    return <Navigate to={`/shops/${shop.slug}/panels/${last.slug}`} replace />;
+    const page = asked === null ? "" : `?page=${encodeURIComponent(asked)}`;
+    return <Navigate to={`/shops/${shop.slug}/panels/${last.slug}${page}`} replace />;
   }
   if (!shop.panels.some((one) => one.slug === slug)) return <NoDocument kind="panel" slug={slug ?? ""} />;
   const address = asked ?? left.address ?? usual;

@@ -48,6 +48,7 @@ export function NewPanel({ name, make }: Props) {
         <button
           type="button"
           {...props}
+          data-act="New panel"
           aria-label="New panel"
           title="New panel"
           className="grid w-9 place-items-center text-quiet hover:text-base-content"

@@ -11,6 +11,7 @@ import { useDocumentEntries } from "../shell/document-entries.ts";
 import { EntryMenu } from "../shell/entry-menu.tsx";
 import { LabelField } from "../shell/label-field.tsx";
 import { useAllPages, useOpenShop } from "../shell/shop-context.ts";
+import { focusMade } from "../shell/when-there.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 import { NewPanel, type Place } from "./new-panel.tsx";
 
@@ -39,7 +40,8 @@ export function PanelTabs({ shop, current }: { shop: string; current: string }) 
         pages.getState().apply(placePanel(stand.scope, stand.standing(), made.slug, undefined, words));
       }
       await mutate(shopPath(shop));
-      navigate(`/shops/${shop}/panels/${made.slug}${stand ? `?page=${encodeURIComponent(stand.address)}` : ""}`);
+      void navigate(`/shops/${shop}/panels/${made.slug}${stand ? `?page=${encodeURIComponent(stand.address)}` : ""}`);
+      focusMade(`[data-tab="${CSS.escape(made.slug)}"] input`);
     } catch (error) {
       toast.error((error as Error).message);
     }
@@ -62,7 +64,11 @@ export function PanelTabs({ shop, current }: { shop: string; current: string }) 
     <nav aria-label="Panels" className="flex h-10 flex-none items-stretch overflow-x-auto border-b border-hair px-2">
       {panels.map((panel) =>
         panel.slug === current ? (
-          <span key={panel.slug} className="flex items-center border-b-2 border-accent px-3 font-semibold">
+          <span
+            key={panel.slug}
+            data-tab={panel.slug}
+            className="flex items-center border-b-2 border-accent px-3 font-semibold"
+          >
             {isHere(panel.slug) ? <Here /> : null}
             <LabelField value={name} label="Panel name" save={(next) => store.getState().apply(renamePanel(next))} />
           </span>
@@ -79,7 +85,7 @@ export function PanelTabs({ shop, current }: { shop: string; current: string }) 
       )}
       <NewPanel make={add} name={`Panel ${panels.length + 1}`} />
       <span className="grid flex-none place-items-center">
-        <EntryMenu title={`panel ${name}`} entries={entries} className="size-8" />
+        <EntryMenu title={`panel ${name}`} entries={entries} className="size-8" act="More for the panel" />
       </span>
     </nav>
   );

@@ -75,6 +75,7 @@ export function EditionsView() {
                 <button
                   key={one}
                   type="button"
+                  data-act={one === "site" ? "Handoff" : undefined}
                   aria-pressed={one === shown}
                   className={`rounded-t-lg px-3 py-1.5 text-[14px] ${one === shown ? "border-b-2 border-accent font-medium" : "text-quiet hover:bg-sand/60"}`}
                   onClick={() => show(one)}

@@ -63,7 +63,7 @@ export function PublishCard({ shop, next, changes, published }: Props) {
           onChange={(event) => setNote(event.target.value)}
         />
       </label>
-      <button type="submit" className="btn btn-primary" disabled={busy || nothing}>
+      <button type="submit" data-act="Publish" className="btn btn-primary" disabled={busy || nothing}>
         <Send size={15} aria-hidden /> Publish edition {next}
       </button>
       <Fault text={trouble} className="text-[13px]" />

@@ -41,7 +41,7 @@ export function TwoPart({ label, entries, current, to, empty, addWords, add, chi
           ))}
         </ul>
         <div className="border-t border-hair p-2">
-          <button type="button" className="btn btn-sm w-full" onClick={add}>
+          <button type="button" className="btn btn-sm w-full" data-act={addWords} onClick={add}>
             <Plus size={15} aria-hidden /> {addWords}
           </button>
         </div>

@@ -1,9 +1,10 @@
 import { Command } from "cmdk";
 import { useContext, useMemo, useState } from "react";
 import { useNavigate, useParams } from "react-router";
-import { shopPath, useTool } from "../api.ts";
+import { shopPath, useShops, useTool } from "../api.ts";
 import type { Action } from "./action.ts";
 import { findByWords } from "./find-actions.ts";
+import { usePageActions, useProductActions } from "./found-things.ts";
 import { historyOf, type Stepped } from "./history.ts";
 import { useKeys } from "./keys.ts";
 import { undoLast } from "./removals.ts";
@@ -11,6 +12,7 @@ import { shopActions } from "./shop-actions.ts";
 import { ShopContext } from "./shop-context.ts";
 import { Shortcuts } from "./shortcuts.tsx";
 import { shopViews } from "./views.ts";
+import { settled } from "./when-there.ts";
 
 interface Props {
   /** The documents changed by the view. */
@@ -92,6 +94,9 @@ function Actions({
   const { shop } = useParams();
   const open = useContext(ShopContext);
   const { data: tool } = useTool();
+  const { data: shops } = useShops();
+  const pages = usePageActions(open, navigate);
+  const products = useProductActions(open, asked, navigate);
   // The list does not change while it is searched.
   // biome-ignore lint/correctness/useExhaustiveDependencies: the list is made when it opens
   const all = useMemo<Action[]>(
@@ -111,25 +116,35 @@ function Actions({
               run: () => navigate(to),
             }))),
         ...(open ? shopActions(open, navigate) : []),
+        ...pages,
+        ...(shops ?? []).map(({ slug, name }) => ({
+          name: `Open the shop ${name}`,
+          run: () => navigate(shopPath(slug)),
+        })),
         { name: "Go to all shops", run: () => navigate("/") },
         { name: "New shop from a file", run: () => navigate("/new") },
+        {
+          name: "Help and keyboard shortcuts",
+          also: "keys manual",
+          run: () => window.dispatchEvent(new KeyboardEvent("keydown", { key: "?" })),
+        },
         ...(tool?.signedIn ? [{ name: "Sign out", run: () => void signOut() }] : []),
       ]),
-    [tool],
+    [tool, pages, shops],
   );
-  return findByWords(all, ({ name }) => name, asked)
-    .slice(0, most)
-    .map(({ name, run }) => (
-      <Command.Item
-        key={name}
-        value={name}
-        className="cursor-pointer rounded-lg px-3 py-2 data-[selected=true]:bg-plum-soft"
-        onSelect={() => {
-          run();
-          close();
-        }}
-      >
-        {name}
-      </Command.Item>
-    ));
+  const found = findByWords(all, ({ name, also = "" }) => `${name} ${also}`, asked).slice(0, most);
+  return onceEach([...found, ...products]).map(({ name, run }) => (
+    <Command.Item
+      key={name}
+      value={name}
+      className="cursor-pointer rounded-lg px-3 py-2 data-[selected=true]:bg-plum-soft"
+      onSelect={() => {
+        close();
+        // The closed list gives focus back first, so that the action can give it to what it made.
+        setTimeout(run, settled);
+      }}
+    >
+      {name}
+    </Command.Item>
+  ));
 }

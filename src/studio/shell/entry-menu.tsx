@@ -15,10 +15,12 @@ interface Props {
   /** Computed when it opens. */
   entries(): readonly Entry[];
   className?: string;
+  /** Name by which a command presses it. */
+  act?: string;
 }
 
 /** A menu button with three dots. */
-export function EntryMenu({ title, entries, className = "size-6" }: Props) {
+export function EntryMenu({ title, entries, className = "size-6", act }: Props) {
   return (
     <Popover
       label={`More for ${title}`}
@@ -28,6 +30,7 @@ export function EntryMenu({ title, entries, className = "size-6" }: Props) {
         <button
           type="button"
           {...props}
+          data-act={act}
           className={`grid ${className} place-items-center rounded-md text-quiet hover:bg-base-100 hover:text-base-content`}
           aria-label={`More for ${title}`}
           title="More"
