@@ -5,5 +5,5 @@ import { ensurePackages, run } from "./install.mjs";
 
 ensurePackages();
 ensureBrowser();
-ensureBuilt();
+await ensureBuilt();
 process.exitCode = run(process.execPath, ["--import", "tsx", "tests/attack/run.ts", ...process.argv.slice(2)]) ? 0 : 1;

@@ -5,7 +5,7 @@ import { ensurePackages, run } from "./install.mjs";
 
 ensurePackages();
 ensureBrowser();
-ensureBuilt();
+await ensureBuilt();
 process.exitCode = run(process.execPath, [
   "--expose-gc",
   "--max-old-space-size=8000",

@@ -1,7 +1,8 @@
+import { spawn } from "node:child_process";
 import { createHash } from "node:crypto";
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
-import { root, run, stop } from "./install.mjs";
+import { root, stop } from "./install.mjs";
 
 const sources = [
   "src",
@@ -20,26 +21,49 @@ const mark = join(root, "dist/.built");
 /** Whether what was built is of these very sources. */
 export const isBuilt = (state = fingerprint()) => existsSync(mark) && readFileSync(mark, "utf8") === state;
 
+/** What is built, as configuration and mode: the studio takes as long as all the others, which follow each other. */
+const studio = /** @type {const} */ ([["vite.config.ts", "production"]]);
+const others = /** @type {const} */ ([
+  ["vite.storefront.config.ts", "production"],
+  ["vite.handoff.config.ts", "modules"],
+  ["vite.handoff.config.ts", "engine"],
+  ["vite.handoff.config.ts", "loader"],
+  ["vite.handoff.config.ts", "visits"],
+  ["vite.handoff.config.ts", "check"],
+  ["vite.server.config.ts", "production"],
+]);
+
 /** Builds the studio, the storefront, and what runs on Node.js, unless that is done. */
-export function ensureBuilt() {
+export async function ensureBuilt() {
   // Taken before: what is changed while it builds is not in it.
   const state = fingerprint();
   if (isBuilt(state)) return;
-  console.log("Building …");
-  for (const [config, mode] of /** @type {const} */ ([
-    ["vite.storefront.config.ts", "production"],
-    ["vite.handoff.config.ts", "modules"],
-    ["vite.handoff.config.ts", "engine"],
-    ["vite.handoff.config.ts", "loader"],
-    ["vite.handoff.config.ts", "visits"],
-    ["vite.handoff.config.ts", "check"],
-    ["vite.server.config.ts", "production"],
-    ["vite.config.ts", "production"],
-  ])) {
-    if (!run("npx", ["vite", "build", "--config", config, "--mode", mode, "--logLevel", "warn"]))
-      stop("The build failed.");
-  }
+  const count = studio.length + others.length;
+  let built = 0;
+  /** @param {readonly (readonly [config: string, mode: string])[]} list */
+  const all = async (list) => {
+    for (const [config, mode] of list) {
+      if (!(await vite(config, mode))) stop("The build failed.");
+      built += 1;
+      console.log(`Building ${"█".repeat(built)}${"░".repeat(count - built)} ${built} of ${count}`);
+    }
+  };
+  console.log(`Building ${"░".repeat(count)}`);
+  await Promise.all([all(studio), all(others)]);
   writeFileSync(mark, state);
+}
+
+/**
+ * @param {string} config
+ * @param {string} mode
+ * @returns {Promise<boolean>} whether it was built
+ */
+function vite(config, mode) {
+  const program = join(root, "node_modules/vite/bin/vite.js");
+  const args = [program, "build", "--config", config, "--mode", mode, "--logLevel", "warn"];
+  return new Promise((resolve) => {
+    spawn(process.execPath, args, { cwd: root, stdio: "inherit" }).on("exit", (code) => resolve(code === 0));
+  });
 }
 
 /** Names, sizes and contents of all sources, as one hash. */

@@ -4,8 +4,8 @@ import { join } from "node:path";
 import { ensureBuilt } from "./build.mjs";
 import { ensurePackages, root } from "./install.mjs";
 
-ensurePackages();
-ensureBuilt();
+ensurePackages({ forTests: false });
+await ensureBuilt();
 const server = spawn(process.execPath, [join(root, "dist/server/main.js"), ...process.argv.slice(2)], {
   cwd: root,
   stdio: "inherit",

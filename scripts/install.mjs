@@ -20,8 +20,11 @@ export function run(command, args, options = {}) {
   return spawnSync(command, args, { cwd: root, stdio: "inherit", ...options }).status === 0;
 }
 
-/** Installs the packages of package-lock.json unless they are there already. */
-export function ensurePackages() {
+/**
+ * Installs the packages of package-lock.json unless they are there already.
+ * @param {{ forTests?: boolean }} [for_] whether those are needed that only tests, benches and scripts use; default: yes
+ */
+export function ensurePackages({ forTests = true } = {}) {
   const [major = 0, minor = 0] = process.versions.node.split(".").map(Number);
   const [leastMajor, leastMinor] = wanted;
   if (major < leastMajor || (major === leastMajor && minor < leastMinor)) {
@@ -30,31 +33,38 @@ export function ensurePackages() {
   const mark = join(root, "node_modules/.trellis-lock");
   const text = readFileSync(join(root, "package-lock.json"), "utf8");
   const lock = createHash("sha256").update(text).digest("hex");
-  if (existsSync(mark) && readFileSync(mark, "utf8") === lock) return;
-  if (areInstalled(text)) {
-    writeFileSync(mark, lock);
+  const all = `${lock} with tests`;
+  const there = existsSync(mark) ? readFileSync(mark, "utf8") : "";
+  if (there === all || (!forTests && there === lock)) return;
+  if (areInstalled(text, forTests)) {
+    writeFileSync(mark, forTests ? all : lock);
     return;
   }
   // On standard error, since a command's standard output may be data.
   console.error("Installing packages …");
-  if (!run("npm", ["ci", "--no-audit", "--no-fund", "--loglevel=error"], { stdio: ["ignore", 2, 2] }))
-    stop("The packages could not be installed.");
-  writeFileSync(mark, lock);
+  const omitted = forTests ? [] : ["--omit=dev"];
+  if (!run("npm", ["ci", ...omitted, "--no-audit", "--no-fund", "--loglevel=error"], { stdio: ["ignore", 2, 2] }))
+    stop("The packages could not be installed. Check the connection to the npm registry and try again.");
+  writeFileSync(mark, forTests ? all : lock);
 }
 
 /**
  * Whether somebody has installed these very packages already: installing again would take them from under what runs.
  * @param {string} lock text of package-lock.json
+ * @param {boolean} forTests
  */
-function areInstalled(lock) {
+function areInstalled(lock, forTests) {
   try {
     /** @type {Record<string, { version?: string }>} */
     const there = JSON.parse(readFileSync(join(root, "node_modules/.package-lock.json"), "utf8")).packages;
-    /** @type {[string, { version?: string, optional?: boolean }][]} */
+    /** @type {[string, { version?: string, optional?: boolean, dev?: boolean, devOptional?: boolean }][]} */
     const wanted = Object.entries(JSON.parse(lock).packages);
     return wanted.every(
-      ([path, { version, optional }]) =>
-        path === "" || optional === true || (there[path]?.version === version && existsSync(join(root, path))),
+      ([path, { version, optional, dev, devOptional }]) =>
+        path === "" ||
+        optional === true ||
+        (!forTests && (dev === true || devOptional === true)) ||
+        (there[path]?.version === version && existsSync(join(root, path))),
     );
   } catch {
     return false;

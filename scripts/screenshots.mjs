@@ -5,5 +5,5 @@ import { ensurePackages, run } from "./install.mjs";
 
 ensurePackages();
 ensureBrowser();
-ensureBuilt();
+await ensureBuilt();
 process.exitCode = run(process.execPath, ["--import", "tsx", "demo/screenshots.ts"]) ? 0 : 1;

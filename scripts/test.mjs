@@ -15,7 +15,7 @@ const reports = join(root, "reports");
 
 if (part === "unit") process.exit(run("npx", ["vitest", "run", ...args]) ? 0 : 1);
 if (part === "e2e") {
-  ensureBuilt();
+  await ensureBuilt();
   process.exit(run("npx", ["playwright", "test", "--reporter=list", ...args]) ? 0 : 1);
 }
 
@@ -44,7 +44,7 @@ passed += units?.numPassedTests ?? 0;
 failed += units?.numFailedTests ?? 0;
 
 section("End-to-end tests");
-ensureBuilt();
+await ensureBuilt();
 const ends = join(reports, "end-to-end.json");
 sound = run("npx", ["playwright", "test"], { env: { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: ends } }) && sound;
 const ended = readReport(ends);

@@ -6,7 +6,7 @@ import { ensurePackages, root } from "./install.mjs";
 
 // The caller's folder stays the working folder, so that paths to catalogues mean what they say.
 const cwd = process.env.INIT_CWD ?? process.cwd();
-ensurePackages();
+ensurePackages({ forTests: false });
 // Nobody who wants a number waits for a build: where none is there it is read from its sources.
 const loader = new URL("../node_modules/tsx/dist/loader.mjs", import.meta.url).href;
 const program = isBuilt()

@@ -1,20 +1,8 @@
 import { createFontStack } from "@capsizecss/core";
-import arial from "@capsizecss/metrics/arial";
-import bricolageGrotesque from "@capsizecss/metrics/bricolageGrotesque";
-import courierNew from "@capsizecss/metrics/courierNew";
-import figtree from "@capsizecss/metrics/figtree";
-import georgia from "@capsizecss/metrics/georgia";
-import jetBrainsMono from "@capsizecss/metrics/jetBrainsMono";
-import karla from "@capsizecss/metrics/karla";
-import literata from "@capsizecss/metrics/literata";
-import newsreader from "@capsizecss/metrics/newsreader";
-import notoSerif from "@capsizecss/metrics/notoSerif";
-import nunito from "@capsizecss/metrics/nunito";
-import outfit from "@capsizecss/metrics/outfit";
-import roboto from "@capsizecss/metrics/roboto";
-import timesNewRoman from "@capsizecss/metrics/timesNewRoman";
 import type { ShippedFont } from "../core/look/fonts.ts";
+import typefaces from "./font-metrics.json" with { type: "json" };
 
+/** Numbers of a typeface. Those of the others are from `@capsizecss/metrics`, written by `scripts/font-metrics.mjs`. */
 type Metrics = Parameters<typeof createFontStack>[0][number];
 
 /** The default fonts of most Linux systems. Source: their files, version 2.37, read with `@capsizecss/unpack`. */
@@ -33,20 +21,20 @@ const dejaVu = (name: string, xWidthAvg: number): Metrics => ({
  * System fonts by the generic fallback of a typeface: Windows and macOS, Android, Linux. Common practice, no source.
  */
 const systems: readonly [fallback: RegExp, Metrics[]][] = [
-  [/monospace$/, [courierNew, dejaVu("DejaVu Sans Mono", 1233)]],
-  [/sans-serif$/, [arial, roboto, dejaVu("DejaVu Sans", 1041)]],
-  [/serif$/, [georgia, timesNewRoman, notoSerif, dejaVu("DejaVu Serif", 1058)]],
+  [/monospace$/, [typefaces.courierNew, dejaVu("DejaVu Sans Mono", 1233)]],
+  [/sans-serif$/, [typefaces.arial, typefaces.roboto, dejaVu("DejaVu Sans", 1041)]],
+  [/serif$/, [typefaces.georgia, typefaces.timesNewRoman, typefaces.notoSerif, dejaVu("DejaVu Serif", 1058)]],
 ];
 
 const metrics: Readonly<Record<string, Metrics>> = {
-  "bricolage-grotesque": bricolageGrotesque,
-  figtree,
-  "jetbrains-mono": jetBrainsMono,
-  karla,
-  literata,
-  newsreader,
-  nunito,
-  outfit,
+  "bricolage-grotesque": typefaces.bricolageGrotesque,
+  figtree: typefaces.figtree,
+  "jetbrains-mono": typefaces.jetBrainsMono,
+  karla: typefaces.karla,
+  literata: typefaces.literata,
+  newsreader: typefaces.newsreader,
+  nunito: typefaces.nunito,
+  outfit: typefaces.outfit,
 };
 
 /** Metrics-adjusted system fonts, so that lines have the same length and height as in the typeface that is loading. */
