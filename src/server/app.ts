@@ -23,6 +23,7 @@ import { writeCount } from "./store/write.ts";
 import type { Threads } from "./threads/threads.ts";
 import { toolHeaders } from "./tool-headers.ts";
 import { type Readers, readers } from "./uploads.ts";
+import { warmShop } from "./warm.ts";
 
 export interface AppOptions {
   orm: MikroORM;
@@ -99,7 +100,8 @@ export function createApp({
   app.get("/api/tool", (c) => c.json({ signedIn: gate !== undefined } satisfies ToolState));
   const line = shedLoad();
   for (const heavy of ["/shop/*", "/draft/*", "/edition/*", "/api/shops/:shop/*"]) app.use(heavy, line);
-  app.route("/api", api({ fork, catalogues, standIn, readers: threads ?? readers, keeps, far, costs }));
+  const warm = (shop: string) => warmShop(app, shop);
+  app.route("/api", api({ fork, catalogues, standIn, readers: threads ?? readers, keeps, far, costs, warm }));
   const assets = development ? inDevelopment(root) : built(root);
   const pages = { fork, catalogues, assets, keeps, far };
   app.route("/shop", shopPages({ ...pages, of: "shoppers" }));

@@ -14,7 +14,9 @@ import { checkFile, UnfitFile } from "./store/check-file.ts";
 import { closeDatabase, migrationNames, openDatabase } from "./store/database.ts";
 import { lockFile } from "./store/lock.ts";
 import { purgeRemoved } from "./store/removal.ts";
+import { listShops } from "./store/shops.ts";
 import { Threads } from "./threads/threads.ts";
+import { warmShop } from "./warm.ts";
 
 const loopback = "127.0.0.1";
 const usage = `Usage: npm run demo -- [options]
@@ -172,6 +174,11 @@ function startOver(): void {
   if (kept) console.log(`The shops from before are kept in ${kept}`);
 }
 
+/** Draws the shops' front pages one after the other, so that a designer's first requests come in between. */
+async function warmShops(app: ReturnType<typeof createApp>, orm: Awaited<ReturnType<typeof openDatabase>>) {
+  for (const { slug } of await listShops(orm.em.fork())) await warmShop(app, slug);
+}
+
 async function open({ port: taken }: { port: number }): Promise<void> {
   try {
     if (fresh) startOver();
@@ -202,6 +209,7 @@ async function open({ port: taken }: { port: number }): Promise<void> {
     }
     const at = `http://${names[0] ?? host}:${taken}`;
     console.log(`Zany Trellis is at ${at}/`);
+    void warmShops(app, orm);
     if (entry && !password?.isSet) console.log(`Set its password at ${at}/sign-in?key=${entry.firstKey}`);
     const fetch = sampleSite(() => orm.em.fork(), repository).fetch;
     // The sample site is for looking only, and is not open to the network.

@@ -10,6 +10,7 @@ const routes = api({
   },
   catalogues: new Catalogues(),
   standIn: () => undefined,
+  warm: () => Promise.resolve(),
   readers,
   keeps: false,
   far: undefined,

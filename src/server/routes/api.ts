@@ -18,6 +18,8 @@ import { visitRoutes } from "./visits.ts";
 
 export interface ApiOptions extends CatalogueOptions {
   standIn: StandIn;
+  /** Makes a shop's pages quick, after a new edition. */
+  warm(shop: string): Promise<void>;
 }
 
 /** Shops, catalogues and documents as JSON. */
@@ -28,7 +30,7 @@ export function api(options: ApiOptions): Hono {
   app.route("/", catalogueRoutes(options));
   app.route("/", documentRoutes(fork, catalogues, costs));
   app.route("/", swatchRoutes(fork, catalogues, readers, costs));
-  app.route("/", editionRoutes(fork, catalogues, costs));
+  app.route("/", editionRoutes(fork, catalogues, costs, options.warm));
   app.route("/", folderRoutes(fork, readers, costs));
   app.route("/", handoffRoutes(fork, standIn, costs));
   app.route("/", overviewRoutes(fork, catalogues, costs));

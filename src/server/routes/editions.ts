@@ -15,6 +15,7 @@ export function editionRoutes(
   fork: () => SqlEntityManager,
   catalogues: Catalogues,
   { light, quick, long }: Costs,
+  warm: (shop: string) => Promise<void>,
 ): Hono {
   const app = new Hono();
 
@@ -27,7 +28,10 @@ export function editionRoutes(
     const em = fork();
     const shop = await shopOf(em, c.req.param("shop"));
     const { note } = parsedBody(publishing, await bodyOf(c.req.raw));
-    return c.json(await publish(em, shop, note), 201);
+    const edition = await publish(em, shop, note);
+    // It is announced once its pages are quick.
+    await warm(shop.slug);
+    return c.json(edition, 201);
   });
 
   // The pages and panels of a state, for rehearsals.

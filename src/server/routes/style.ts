@@ -35,7 +35,7 @@ export function styleAddress(displays: readonly DisplayName[], limits: BandLimit
   const names = stage ? displayNames : [...displays].sort();
   const { version } = sheetFor({ queries: bandQueries(limits), displays: names, stage });
   const { medium, wide } = limits;
-  return `/storefront/style.css?${stage ? "stage" : `displays=${names.join(",")}`}&medium=${medium}&wide=${wide}&v=${version}`;
+  return `/storefront/style.css?${stage ? "stage=" : `displays=${names.join(",")}`}&medium=${medium}&wide=${wide}&v=${version}`;
 }
 
 const known: ReadonlySet<string> = new Set(displayNames);
