@@ -23,6 +23,19 @@ describe("fields", () => {
     expect(keys).toEqual(["flower-colour", "flower-colour-2", "page-2", "große", "field", "constructor-2"]);
   });
 
+  it("keeps the words of other scripts as they are written", () => {
+    const names = ["日本語パネル", "शब्द", "الأدوات", "Ärger über Öl", "Ёлка", "🌱 Plants"];
+    expect(names.map((name) => fieldKey(name, new Set()))).toEqual([
+      "日本語パネル",
+      "शब्द",
+      "الأدوات",
+      "arger-uber-ol",
+      "елка",
+      "plants",
+    ]);
+    expect(["..", "🌱"].map((name) => fieldKey(name, new Set(), "untitled"))).toEqual(["untitled", "untitled"]);
+  });
+
   it("guesses what other headings usually mean, and lets the format's own names go first", () => {
     const roles = (...header: string[]) => suggestRoles(header).map(({ as }) => as);
     expect(roles("ID", "Product Name", "vendor", "Qty", "size")).toEqual([

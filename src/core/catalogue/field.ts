@@ -64,13 +64,22 @@ const reserved = ["q", "sort", "page", "panel", "band", "constructor"];
 /** Maximum length of a key, in code points: rows and addresses use it with a prefix. */
 const longestKey = 80;
 
-/** A key for a heading, made of lower-case letters, digits and hyphens, that is not in `taken`. */
-export function fieldKey(heading: string, taken: ReadonlySet<string>): string {
+/** Letters whose accents are dropped; in other scripts the marks are part of the word. */
+const accented = /([\p{Script=Latin}\p{Script=Greek}\p{Script=Cyrillic}])\p{M}+/gu;
+
+/**
+ * A key for a heading, made of lower-case letters, digits and hyphens, that is not in `taken`. Other scripts than
+ * Latin, Greek and Cyrillic keep their marks, so that “パネル” and “शब्द” stay themselves.
+ * @param fallback used for a heading without letters and digits, such as “..” or an emoji
+ */
+export function fieldKey(heading: string, taken: ReadonlySet<string>, fallback = "field"): string {
   const whole = identity(heading)
     .normalize("NFKD")
-    .replace(/\p{M}/gu, "")
-    .replace(/[^\p{L}\p{N}]+/gu, "-");
-  const slug = [...whole].slice(0, longestKey).join("").replace(/^-|-$/g, "") || "field";
+    .replace(accented, "$1")
+    .normalize("NFC")
+    .replace(/^\p{M}+/u, "")
+    .replace(/[^\p{L}\p{N}\p{M}]+\p{M}*/gu, "-");
+  const slug = [...whole].slice(0, longestKey).join("").replace(/^-|-$/g, "") || fallback;
   for (let n = 1; ; n++) {
     const key = n === 1 ? slug : `${slug}-${n}`;
     if (!taken.has(key) && !reserved.includes(key)) return key;

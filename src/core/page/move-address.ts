@@ -3,7 +3,7 @@ import { collectionAddress } from "./page-list.ts";
 import type { PagesDocument } from "./pages-schema.ts";
 
 /** A slug from a page's name. */
-export const slugOf = (name: string): string => fieldKey(name, new Set());
+export const slugOf = (name: string): string => fieldKey(name, new Set(), "untitled");
 
 /** Whether a slug was derived from a name, possibly with a number because another page had it. */
 export const isSlugOf = (slug: string, name: string): boolean =>

@@ -130,7 +130,9 @@ export async function insertDocument<D extends object>(
     { fields: ["slug", "position"], filters: { there: false } },
   );
   const name = nameOf(body);
-  const slug = kind.many ? (place ?? fieldKey(name, new Set(others.map((other) => other.slug)))) : kind.name;
+  const slug = kind.many
+    ? (place ?? fieldKey(name, new Set(others.map((other) => other.slug)), "untitled"))
+    : kind.name;
   const position = others.reduce((most, other) => Math.max(most, other.position + 1), 0);
   tx.persist(
     tx.create<Document>(DocumentSchema, {

@@ -73,7 +73,7 @@ export async function insertShop(
     (await tx.findAll(ShopSchema, { fields: ["slug"], filters: { there: false } })).map(({ slug }) => slug),
   );
   const shop = tx.create<Shop>(ShopSchema, {
-    slug: fieldKey(name, others),
+    slug: fieldKey(name, others, "untitled"),
     name,
     currency,
     ...catalogueOf(brought),
