@@ -8,6 +8,8 @@ const sources = [
   "src",
   // The server that is built has the demo shop's documents in it.
   "demo",
+  // The help is made of it.
+  "docs/glossary.md",
   "vite.config.ts",
   "vite.storefront.config.ts",
   "vite.server.config.ts",

@@ -273,7 +273,7 @@ test("several rows are changed together, rows and panels duplicated, settings co
   await expect(page.getByRole("button", { name: /^More for panel .* copy$/ })).toBeVisible();
   await expect(page.getByRole("list", { name: "Rows of the panel" }).locator("> li")).toHaveCount(4);
   await page.keyboard.press("?");
-  await expect(page.getByRole("dialog", { name: "Shortcuts" })).toContainText("Every action, by name");
+  await expect(page.getByRole("dialog", { name: "Help" })).toContainText("Every action, by name");
   await expectAccessible(page);
 });
 

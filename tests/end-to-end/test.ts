@@ -9,15 +9,24 @@ export * from "@playwright/test";
 
 const late = Number(process.env.LATE ?? 0);
 
-export const test =
-  late > 0
-    ? base.extend({
-        context: async ({ context }, use) => {
-          await context.addInitScript(delay, late);
-          await use(context);
-        },
-      })
-    : base;
+export const test = base.extend<{ firstVisit: boolean }>({
+  /** Whether the hints of a first visit are shown. */
+  firstVisit: [false, { option: true }],
+  context: async ({ context, firstVisit }, use) => {
+    if (late > 0) await context.addInitScript(delay, late);
+    if (!firstVisit) await context.addInitScript(seeHints);
+    await use(context);
+  },
+});
+
+/** Nobody is here for the first time. */
+function seeHints(): void {
+  try {
+    localStorage.setItem("trellis-hints-seen", "cell page publish");
+  } catch {
+    // A frame that may keep nothing shows none.
+  }
+}
 
 function delay(ms: number): void {
   const { fetch } = globalThis;

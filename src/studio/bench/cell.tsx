@@ -1,4 +1,4 @@
-import { Fragment } from "react";
+import { Fragment, useEffect } from "react";
 import { toast } from "sonner";
 import { useStore } from "zustand";
 import { type DisplayName, displays } from "../../core/displays/displays.ts";
@@ -9,6 +9,7 @@ import { isFacet } from "../../core/panel/panel.ts";
 import type { FacetRow } from "../../core/panel/panel-schema.ts";
 import type { FieldProfile } from "../../core/profile/profile.ts";
 import { type Band, isOwn, resolve } from "../../core/settings/band.ts";
+import { hintUsed } from "../shell/first-hint.tsx";
 import { Popover } from "../shell/popover.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { BandCell } from "./band-cell.tsx";
@@ -58,6 +59,7 @@ interface CardsProps extends Props {
 
 /** The displays as small live pictures of the facet's own options, and why the others don't suit it. */
 function DisplayCards({ row, band, title, profile, close }: CardsProps) {
+  useEffect(() => hintUsed("cell"), []);
   const { panel: store, session } = useBench();
   const { profileOf } = useOpenShop();
   const chosen = useStore(session, (state) => state.chosen);

@@ -3,6 +3,7 @@ import { useMemo } from "react";
 import { moveRow } from "../../core/panel/edit.ts";
 import { rowTitle } from "../../core/panel/row-title.ts";
 import { bandRange, bands } from "../../core/settings/band.ts";
+import { FirstHint } from "../shell/first-hint.tsx";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { SortableList } from "../shell/sortable-list.tsx";
 import { AddMenu } from "./add-menu.tsx";
@@ -61,6 +62,7 @@ export function Lattice() {
         ))}
       </div>
       <div className="min-h-0 flex-1 overflow-y-auto" onPointerLeave={() => session.setState({ marked: undefined })}>
+        <FirstHint name="cell" className="mx-3 my-2" />
         <PlacementRow />
         {panel.rows.length === 0 ? (
           <div className="px-6 py-10 text-center text-quiet">

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from "react";
 import { bandAt } from "../../core/settings/band.ts";
+import { FirstHint } from "../shell/first-hint.tsx";
 import { useShopSettings } from "../shell/shop-context.ts";
 import { useBench, useSession } from "./bench-context.ts";
 import { Frame } from "./frame.tsx";
@@ -48,6 +49,8 @@ export function Stage() {
       <StageBar />
       <Ruler />
       <TrialNote />
+      <FirstHint name="page" className="mx-5 mt-1" />
+      <FirstHint name="publish" className="mx-5 mt-1" />
       <div ref={box} className="mx-5 mb-2 mt-1 flex min-h-0 flex-1 items-start gap-5 overflow-auto">
         {frames === "phone" ? null : (
           <Frame

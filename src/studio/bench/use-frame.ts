@@ -4,6 +4,7 @@ import { engineFacets } from "../../core/panel/panel.ts";
 import type { Band } from "../../core/settings/band.ts";
 import type { ArrangeAct, Standing } from "../../storefront/stage/arrange/act.ts";
 import { type FromStage, type Handlers, handle, type ToStage } from "../../storefront/stage/messages.ts";
+import { hintUsed } from "../shell/first-hint.tsx";
 import { pressAgain } from "../shell/keys.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { applyArrangement } from "./arrange.ts";
@@ -75,7 +76,10 @@ export function useFrame(
       drawer: ({ open }) => setDrawerOpen(open),
       measured: ({ band: on, measure }) =>
         session.setState(({ measures }) => ({ measures: { ...measures, [on]: measure } })),
-      selection: ({ selection }) => session.setState({ selection, chosenBy: source ?? undefined }),
+      selection: ({ selection }) => {
+        if (!isEmpty(selection)) hintUsed("page");
+        session.setState({ selection, chosenBy: source ?? undefined });
+      },
       arranged({ act }) {
         const { band: on, shop: now, bench: at } = latest.current;
         void applyArrangement(inWindow(act, frame.current), on, now, at);

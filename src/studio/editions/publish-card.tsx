@@ -3,6 +3,7 @@ import { useState } from "react";
 import { maxNoteLength } from "../../core/api/edition.ts";
 import { ApiError, sendJson, shopPath } from "../api.ts";
 import { Fault } from "../shell/alert.tsx";
+import { hintUsed } from "../shell/first-hint.tsx";
 
 interface Props {
   shop: string;
@@ -25,6 +26,7 @@ export function PublishCard({ shop, next, changes, published }: Props) {
     try {
       await sendJson("POST", `${shopPath(shop)}/editions`, { note: note.trim() });
       setNote("");
+      hintUsed("publish");
       published();
     } catch (error) {
       setTrouble(

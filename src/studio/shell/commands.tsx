@@ -6,11 +6,10 @@ import type { Action } from "./action.ts";
 import { findByWords } from "./find-actions.ts";
 import { usePageActions, useProductActions } from "./found-things.ts";
 import { historyOf, type Stepped } from "./history.ts";
-import { useKeys } from "./keys.ts";
+import { openHelp, useKeys } from "./keys.ts";
 import { undoLast } from "./removals.ts";
 import { shopActions } from "./shop-actions.ts";
 import { ShopContext } from "./shop-context.ts";
-import { Shortcuts } from "./shortcuts.tsx";
 import { shopViews } from "./views.ts";
 import { settled } from "./when-there.ts";
 
@@ -24,7 +23,7 @@ interface Props {
 const none: readonly Stepped[] = [];
 const nothing = (): Action[] => [];
 
-/** A searchable list of all actions in a view: Ctrl K; and of its keyboard shortcuts: “?”. */
+/** A searchable list of all actions in a view: Ctrl K. */
 export function Commands({ stores = none, actions = nothing }: Props) {
   const [open, setOpen] = useState(false);
   const [asked, setAsked] = useState("");
@@ -44,28 +43,25 @@ export function Commands({ stores = none, actions = nothing }: Props) {
     ),
   );
   return (
-    <>
-      <Command.Dialog
-        open={open}
-        onOpenChange={(now) => (now ? setOpen(true) : close())}
-        label="All actions"
-        shouldFilter={false}
-        overlayClassName="fixed inset-0 z-50 bg-[#321a3d55]"
-        contentClassName="fixed left-1/2 top-[14vh] z-50 w-[560px] max-w-[94vw] -translate-x-1/2 overflow-hidden rounded-box bg-base-100 shadow-2xl"
-      >
-        <Command.Input
-          placeholder="What do you want to do?"
-          value={asked}
-          onValueChange={setAsked}
-          className="w-full border-b border-hair bg-transparent px-4 py-3 text-[15px]"
-        />
-        <Command.List className="max-h-[50vh] overflow-auto p-1.5">
-          <Command.Empty className="px-3 py-4 text-quiet">No action has that name.</Command.Empty>
-          {open ? <Actions stores={stores} actions={actions} asked={asked} close={close} /> : null}
-        </Command.List>
-      </Command.Dialog>
-      <Shortcuts />
-    </>
+    <Command.Dialog
+      open={open}
+      onOpenChange={(now) => (now ? setOpen(true) : close())}
+      label="All actions"
+      shouldFilter={false}
+      overlayClassName="fixed inset-0 z-50 bg-[#321a3d55]"
+      contentClassName="fixed left-1/2 top-[14vh] z-50 w-[560px] max-w-[94vw] -translate-x-1/2 overflow-hidden rounded-box bg-base-100 shadow-2xl"
+    >
+      <Command.Input
+        placeholder="What do you want to do?"
+        value={asked}
+        onValueChange={setAsked}
+        className="w-full border-b border-hair bg-transparent px-4 py-3 text-[15px]"
+      />
+      <Command.List className="max-h-[50vh] overflow-auto p-1.5">
+        <Command.Empty className="px-3 py-4 text-quiet">No action has that name.</Command.Empty>
+        {open ? <Actions stores={stores} actions={actions} asked={asked} close={close} /> : null}
+      </Command.List>
+    </Command.Dialog>
   );
 }
 
@@ -126,7 +122,7 @@ function Actions({
         {
           name: "Help and keyboard shortcuts",
           also: "keys manual",
-          run: () => window.dispatchEvent(new KeyboardEvent("keydown", { key: "?" })),
+          run: openHelp,
         },
         ...(tool?.signedIn ? [{ name: "Sign out", run: () => void signOut() }] : []),
       ]),

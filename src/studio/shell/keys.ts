@@ -21,3 +21,8 @@ export const isTyping = ({ target }: Event): boolean =>
 export const pressAgain = (key: PressedKey): void => {
   window.dispatchEvent(new KeyboardEvent("keydown", { ...key, cancelable: true }));
 };
+
+/** Opens the help, as its key does. */
+export const openHelp = (): void => {
+  window.dispatchEvent(new KeyboardEvent("keydown", { key: "?" }));
+};
