@@ -9,9 +9,10 @@ import type { Stepped } from "../shell/history.ts";
 import { NoDocument } from "../shell/no-document.tsx";
 import { NotHere } from "../shell/not-here.tsx";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
+import { SideBySide } from "../shell/side-by-side.tsx";
 import { AddHere } from "./add-here.tsx";
 import { benchActions } from "./bench-actions.ts";
-import { BenchContext, useSession } from "./bench-context.ts";
+import { BenchContext, usePanel, useSession } from "./bench-context.ts";
 import { lastPanel, lastSession, remember } from "./bench-memory.ts";
 import { BenchStrip } from "./bench-strip.tsx";
 import { EvidenceLine } from "./evidence-line.tsx";
@@ -51,13 +52,16 @@ function LatticeSide({ shop, slug }: { shop: string; slug: string }) {
     <section
       aria-label="Table of the panel"
       data-folded={folded || undefined}
-      className={`flex flex-none flex-col border-e border-hair ${folded ? "w-[250px]" : "w-[470px]"}`}
+      className={`flex flex-none flex-col border-e border-hair max-lg:min-h-0 max-lg:w-full max-lg:flex-1 ${folded ? "w-[250px]" : "w-[470px]"}`}
     >
       <PanelTabs shop={shop} current={slug} />
       <Lattice />
     </section>
   );
 }
+
+/** The view's heading, which the tab shows already. */
+const PanelHeading = () => <h1 className="sr-only">Panel {usePanel((state) => state.document.name)}</h1>;
 
 function OpenBench({ shop, slug, address }: { shop: string; slug: string; address: string }) {
   const { store: panel, error } = useDocument(shop, "panel", slug);
@@ -93,13 +97,21 @@ function OpenBench({ shop, slug, address }: { shop: string; slug: string; addres
         <LookKeeper />
         <BenchStrip />
         <ConflictNote store={panel} what="This panel was" />
-        <main className="flex min-h-0 flex-1">
-          <LatticeSide shop={shop} slug={slug} />
-          <section aria-label="Live page" className="flex min-w-0 flex-1 flex-col bg-base-200">
-            <Stage />
-            <EvidenceLine />
-          </section>
-        </main>
+        <PanelHeading />
+        <SideBySide
+          parts={[
+            { label: "Table of the panel", node: <LatticeSide shop={shop} slug={slug} /> },
+            {
+              label: "Live page",
+              node: (
+                <section aria-label="Live page" className="flex min-h-0 min-w-0 flex-1 flex-col bg-base-200">
+                  <Stage />
+                  <EvidenceLine />
+                </section>
+              ),
+            },
+          ]}
+        />
         <TrialFrame />
         <AddHere />
         <StyleCard />

@@ -102,7 +102,7 @@ const RowParts = memo(function RowParts({ row, title, unfolded }: { row: Row; ti
           <span className="ms-auto flex items-center">
             {changed > 0 ? (
               <span
-                className="px-1 text-[12px] whitespace-nowrap text-quiet tabular-nums"
+                className="px-1 text-[12px] whitespace-nowrap text-quiet tabular-nums max-sm:hidden"
                 title={`${changed} not at their default`}
               >
                 {changed} changed

@@ -1,3 +1,4 @@
+import { useEffect, useRef } from "react";
 import { Link, useNavigate } from "react-router";
 import { toast } from "sonner";
 import { useSWRConfig } from "swr";
@@ -10,6 +11,7 @@ import { documentPath, sendJson, shopPath } from "../api.ts";
 import { useDocumentEntries } from "../shell/document-entries.ts";
 import { EntryMenu } from "../shell/entry-menu.tsx";
 import { LabelField } from "../shell/label-field.tsx";
+import { ManyTabs, mostTabs } from "../shell/many-tabs.tsx";
 import { useAllPages, useOpenShop } from "../shell/shop-context.ts";
 import { focusMade } from "../shell/when-there.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
@@ -28,6 +30,7 @@ export function PanelTabs({ shop, current }: { shop: string; current: string }) 
   const { panels } = open;
   const standing = useSession(({ shown }) => shown?.page.layout.panels);
   const isHere = (slug: string) => standing?.some(({ panel }) => panel === slug) === true;
+  const to = (slug: string) => `/shops/${shop}/panels/${slug}`;
   const store = useBench().panel;
   const name = usePanel((state) => state.document.name);
   const navigate = useNavigate();
@@ -46,6 +49,11 @@ export function PanelTabs({ shop, current }: { shop: string; current: string }) 
       toast.error((error as Error).message);
     }
   };
+  const tabs = useRef<HTMLDivElement>(null);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the open tab is brought into sight whenever it changes
+  useEffect(() => {
+    tabs.current?.querySelector("[data-tab]")?.scrollIntoView({ block: "nearest", inline: "nearest" });
+  }, [current]);
   const list = useAllPages();
   const usual = (first: string) => {
     const on = defaultPages(list, pages.getState().document).length;
@@ -61,28 +69,42 @@ export function PanelTabs({ shop, current }: { shop: string; current: string }) 
     },
   );
   return (
-    <nav aria-label="Panels" className="flex h-10 flex-none items-stretch overflow-x-auto border-b border-hair px-2">
-      {panels.map((panel) =>
-        panel.slug === current ? (
-          <span
-            key={panel.slug}
-            data-tab={panel.slug}
-            className="flex items-center border-b-2 border-accent px-3 font-semibold"
-          >
-            {isHere(panel.slug) ? <Here /> : null}
-            <LabelField value={name} label="Panel name" save={(next) => store.getState().apply(renamePanel(next))} />
-          </span>
-        ) : (
-          <Link
-            key={panel.slug}
-            to={`/shops/${shop}/panels/${panel.slug}`}
-            className="flex flex-none items-center px-3 text-quiet hover:text-base-content"
-          >
-            {isHere(panel.slug) ? <Here /> : null}
-            {panel.name}
-          </Link>
-        ),
-      )}
+    <nav aria-label="Panels" className="flex h-10 flex-none items-stretch border-b border-hair px-2">
+      <div ref={tabs} className="flex min-w-0 items-stretch overflow-x-auto">
+        {panels.map((panel) =>
+          panel.slug === current ? (
+            <span
+              key={panel.slug}
+              data-tab={panel.slug}
+              className="flex items-center border-b-2 border-accent px-3 font-semibold"
+            >
+              {isHere(panel.slug) ? <Here /> : null}
+              <LabelField value={name} label="Panel name" save={(next) => store.getState().apply(renamePanel(next))} />
+            </span>
+          ) : panels.length > mostTabs ? null : (
+            <Link
+              key={panel.slug}
+              to={to(panel.slug)}
+              className="flex flex-none items-center px-3 text-quiet hover:text-base-content"
+            >
+              {isHere(panel.slug) ? <Here /> : null}
+              {panel.name}
+            </Link>
+          ),
+        )}
+      </div>
+      {panels.length > mostTabs ? (
+        <ManyTabs
+          what="panels"
+          entries={panels.map(({ slug, name: called }) => ({
+            slug,
+            name: called,
+            mark: isHere(slug) ? <Here /> : undefined,
+          }))}
+          current={current}
+          to={to}
+        />
+      ) : null}
       <NewPanel make={add} name={`Panel ${panels.length + 1}`} />
       <span className="grid flex-none place-items-center">
         <EntryMenu title={`panel ${name}`} entries={entries} className="size-8" act="More for the panel" />

@@ -16,8 +16,8 @@ export function CatalogueFrame({ children }: { children: ReactNode }) {
   const mended = useStore(mends, (state) => state.document.mends.length);
   return (
     <DocumentFrame store={mends} what="The corrections were">
-      <main className="flex min-h-0 flex-1 flex-col px-6 py-4">
-        <div className="mb-3 flex flex-none items-center gap-5">
+      <main className="flex min-h-0 flex-1 flex-col px-6 py-4 max-sm:px-3">
+        <div className="mb-3 flex flex-none flex-wrap items-center gap-x-5 gap-y-1">
           <h1 className="text-2xl">{shop.name}</h1>
           <p className="text-quiet tabular-nums">
             {products.toLocaleString("en")} products, {variants.toLocaleString("en")} variants

@@ -5,12 +5,16 @@ import { fieldKindWords } from "../../core/catalogue/field-kind-words.ts";
 import { displays } from "../../core/displays/displays.ts";
 import { suggestFacet } from "../../core/panel/suggest/suggest.ts";
 import type { FieldProfile } from "../../core/profile/profile.ts";
+import { FindField } from "../controls/find-field.tsx";
 import { Opens } from "../numbers/opens.tsx";
+import { findByWords } from "../shell/find-actions.ts";
 import { percent } from "../shell/percent.ts";
 import { FieldDetail } from "./field-detail.tsx";
 import { productsStating } from "./opened.ts";
 
 const columns = 7;
+/** Number of fields from which the table has a search. */
+const readAtOnce = 30;
 
 /** Fields with reach, values and suitable displays; a row opens its details. */
 export function FieldTable({ profiles }: { profiles: readonly FieldProfile[] }) {
@@ -21,43 +25,54 @@ export function FieldTable({ profiles }: { profiles: readonly FieldProfile[] }) 
     const isWorth = (profile: FieldProfile) => suggestFacet(profile).worth;
     return [...profiles.filter(isWorth), ...profiles.filter((profile) => !isWorth(profile))];
   }, [profiles]);
+  const [words, setWords] = useState("");
+  const found = useMemo(() => findByWords(inOrder, ({ field }) => field.name, words), [inOrder, words]);
   const table = useRef<HTMLTableElement>(null);
   useEffect(() => {
     table.current?.querySelector('[aria-expanded="true"]')?.scrollIntoView({ block: "center" });
   }, []);
   return (
-    <div className="overflow-x-auto rounded-box border border-hair">
-      <table ref={table} className="table table-sm">
-        <thead className="bg-sand text-base-content">
-          <tr>
-            <th>Field</th>
-            <th>Kind</th>
-            <th>Level</th>
-            <th className="w-44">Reach</th>
-            <th className="text-end">Values</th>
-            <th>Most frequent</th>
-            <th>As a facet</th>
-          </tr>
-        </thead>
-        <tbody>
-          {inOrder.map((profile) => {
-            const { key } = profile.field;
-            return (
-              <Fragment key={key}>
-                <FieldRow profile={profile} open={open === key} flip={() => setOpen(open === key ? undefined : key)} />
-                {open === key ? (
-                  <tr>
-                    <td colSpan={columns} className="p-0">
-                      <FieldDetail profile={profile} />
-                    </td>
-                  </tr>
-                ) : null}
-              </Fragment>
-            );
-          })}
-        </tbody>
-      </table>
-    </div>
+    <>
+      {profiles.length > readAtOnce ? (
+        <FindField label="Search the fields" value={words} set={setWords} className="input-sm mb-3 w-64" />
+      ) : null}
+      <div className="overflow-x-auto rounded-box border border-hair">
+        <table ref={table} className="table table-sm">
+          <thead className="bg-sand text-base-content">
+            <tr>
+              <th>Field</th>
+              <th>Kind</th>
+              <th>Level</th>
+              <th className="w-44">Reach</th>
+              <th className="text-end">Values</th>
+              <th>Most frequent</th>
+              <th>As a facet</th>
+            </tr>
+          </thead>
+          <tbody>
+            {found.map((profile) => {
+              const { key } = profile.field;
+              return (
+                <Fragment key={key}>
+                  <FieldRow
+                    profile={profile}
+                    open={open === key}
+                    flip={() => setOpen(open === key ? undefined : key)}
+                  />
+                  {open === key ? (
+                    <tr>
+                      <td colSpan={columns} className="p-0">
+                        <FieldDetail profile={profile} />
+                      </td>
+                    </tr>
+                  ) : null}
+                </Fragment>
+              );
+            })}
+          </tbody>
+        </table>
+      </div>
+    </>
   );
 }
 

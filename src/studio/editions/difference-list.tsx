@@ -51,7 +51,7 @@ export function DifferenceList({ editions, from, to, choose, differences, findin
   );
   return (
     <div className="flex max-h-[38%] flex-none flex-col border-b border-hair">
-      <div className="flex flex-none items-center gap-2 px-4 py-2 text-[13px]">
+      <div className="flex flex-none flex-wrap items-center gap-2 px-4 py-2 text-[13px]">
         From {pick("From", from, (state) => choose({ from: state, to }))} to{" "}
         {pick("To", to, (state) => choose({ from, to: state }))}
         <span role="status" className="ms-2 text-quiet">
@@ -61,7 +61,13 @@ export function DifferenceList({ editions, from, to, choose, differences, findin
         </span>
       </div>
       <Fault text={error?.message} className="px-4 pb-2" />
-      <div className="min-h-0 flex-1 overflow-y-auto px-4 pb-3 text-[13px]">
+      <div
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: a list that scrolls must be reachable by the keyboard
+        tabIndex={0}
+        role="region"
+        aria-label="Differences and new findings"
+        className="min-h-0 flex-1 overflow-y-auto px-4 pb-3 text-[13px]"
+      >
         {findings?.length ? (
           <ul aria-label="New findings" className="mb-2 flex flex-col gap-1">
             {findings.map(({ words, panel, page }) => (

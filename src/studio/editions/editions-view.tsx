@@ -31,10 +31,10 @@ export function EditionsView() {
         {shown === "site" ? <HistoryButtons stores={stores} /> : null}
         <ShopperView shop={shop.slug} />
       </Strip>
-      <main className="flex min-h-0 flex-1">
+      <main className="flex min-h-0 flex-1 max-md:flex-col max-md:overflow-y-auto">
         <section
           aria-label="Editions"
-          className="flex w-[320px] flex-none flex-col gap-4 overflow-y-auto border-e border-hair p-4"
+          className="flex w-[320px] flex-none flex-col gap-4 overflow-y-auto border-e border-hair p-4 max-md:w-full max-md:overflow-y-visible"
         >
           <h1 className="text-2xl">Editions</h1>
           <Fault text={error?.message} />
@@ -69,7 +69,7 @@ export function EditionsView() {
             Nothing is published yet. Shoppers see nothing until you publish the first edition.
           </p>
         ) : (
-          <div className="flex min-w-0 flex-1 flex-col">
+          <div className="flex min-w-0 flex-1 flex-col max-md:min-h-[80vh] max-md:flex-none">
             <div className="flex flex-none gap-1 border-b border-hair px-4 pt-2" role="group" aria-label="Shown">
               {(["differences", "site"] as const).map((one) => (
                 <button

@@ -6,6 +6,7 @@ import { setLookName } from "../../core/look/edit.ts";
 import { useDocumentEntries } from "../shell/document-entries.ts";
 import { EntryMenu } from "../shell/entry-menu.tsx";
 import { LabelField } from "../shell/label-field.tsx";
+import { ManyTabs, mostTabs } from "../shell/many-tabs.tsx";
 import { Popover } from "../shell/popover.tsx";
 import { RemovedDocuments } from "../shell/removed-documents.tsx";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
@@ -20,6 +21,7 @@ export function LookTabs() {
   const look = useLookDocument();
   const ofShop = useShopSettings((document) => document.look);
   const make = useMakeLook();
+  const to = (other: string) => `/shops/${shop.slug}/look/${other}`;
   const faults = useMemo(() => auditLook(look).filter(({ offered }) => !offered).length, [look]);
   const entries = useDocumentEntries(
     "look",
@@ -47,10 +49,10 @@ export function LookTabs() {
               <span className="badge badge-sm border-error/40 bg-error/10 text-error">{faults}</span>
             ) : null}
           </span>
-        ) : (
+        ) : shop.looks.length > mostTabs ? null : (
           <Link
             key={one.slug}
-            to={`/shops/${shop.slug}/look/${one.slug}`}
+            to={to(one.slug)}
             className="flex flex-none items-center gap-1.5 px-3 text-quiet hover:text-base-content"
           >
             {one.slug === ofShop ? <Home size={13} aria-label="The shop’s look" /> : null}
@@ -58,6 +60,7 @@ export function LookTabs() {
           </Link>
         ),
       )}
+      {shop.looks.length > mostTabs ? <ManyTabs what="looks" entries={shop.looks} current={slug} to={to} /> : null}
       <Popover
         label="New look"
         className="w-[440px] p-3"

@@ -7,7 +7,8 @@ import { useDocument } from "../shell/documents.ts";
 import { NoDocument } from "../shell/no-document.tsx";
 import { NotHere } from "../shell/not-here.tsx";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
-import { createLookSession, LookContext, type LookSessionStore } from "./look-context.ts";
+import { SideBySide } from "../shell/side-by-side.tsx";
+import { createLookSession, LookContext, type LookSessionStore, useLookDocument } from "./look-context.ts";
 import { LookSide } from "./look-side.tsx";
 import { LookTabs } from "./look-tabs.tsx";
 import { NoLook } from "./no-look.tsx";
@@ -33,6 +34,9 @@ const lookActions = (session: LookSessionStore) =>
     run: () => session.setState({ part: token.part, state: token.state }),
   }));
 
+/** The view's heading, which the tab shows already. */
+const LookHeading = () => <h1 className="sr-only">Look {useLookDocument().name}</h1>;
+
 function OneLook({ shop, slug }: { shop: string; slug: string }) {
   const { store, error } = useDocument(shop, "look", slug);
   const session = useMemo(createLookSession, []);
@@ -42,14 +46,22 @@ function OneLook({ shop, slug }: { shop: string; slug: string }) {
   return (
     <LookContext value={open}>
       <DocumentFrame store={open.store} what="This look was" actions={() => lookActions(session)}>
-        <main className="flex min-h-0 flex-1">
-          <section aria-label="Specimens" className="flex min-w-0 flex-1 flex-col">
-            <LookTabs />
-            <SpecimenBar />
-            <SpecimenSheet />
-          </section>
-          <LookSide />
-        </main>
+        <LookHeading />
+        <SideBySide
+          parts={[
+            {
+              label: "Specimens",
+              node: (
+                <section aria-label="Specimens" className="flex min-h-0 min-w-0 flex-1 flex-col">
+                  <LookTabs />
+                  <SpecimenBar />
+                  <SpecimenSheet />
+                </section>
+              ),
+            },
+            { label: "Settings", node: <LookSide /> },
+          ]}
+        />
       </DocumentFrame>
     </LookContext>
   );

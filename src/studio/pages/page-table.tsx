@@ -73,7 +73,7 @@ export function PageTable({ panels, open, openLayout }: Props) {
   );
   return (
     <section aria-label="Table of pages" className="flex min-h-0 min-w-0 flex-1 flex-col">
-      <div className="mb-2 flex items-center gap-3">
+      <div className="mb-2 flex flex-wrap items-center gap-3">
         <FindField label="Find a page" value={asked} set={setAsked} className="input-sm w-56" />
         <span role="status" className="text-quiet tabular-nums">
           {list.length.toLocaleString("en")} pages

@@ -20,10 +20,10 @@ export function PagesFrame({ children }: { children: ReactNode }) {
   ];
   return (
     <DocumentFrame store={pages} what="The pages were">
-      <main className="flex min-h-0 flex-1 flex-col px-6 py-4">
-        <div className="mb-3 flex flex-none items-center gap-5">
+      <main className="flex min-h-0 flex-1 flex-col px-6 py-4 max-sm:px-3">
+        <div className="mb-3 flex flex-none flex-wrap items-center gap-x-5 gap-y-1">
           <h1 className="text-2xl">Pages</h1>
-          <nav aria-label="Parts of the pages" className="flex gap-4">
+          <nav aria-label="Parts of the pages" className="flex flex-wrap gap-x-4">
             {parts.map(([to, label]) => (
               <NavLink key={to} to={`/shops/${slug}/pages${to}`} end={to === ""} className={tab}>
                 {label}

@@ -1,6 +1,8 @@
 import { Plus } from "lucide-react";
-import type { ReactNode } from "react";
+import { type ReactNode, useEffect, useRef, useState } from "react";
 import { Link } from "react-router";
+import { FindField } from "../controls/find-field.tsx";
+import { findByWords } from "../shell/find-actions.ts";
 
 interface Entry {
   id: string;
@@ -21,13 +23,36 @@ interface Props {
   children: ReactNode;
 }
 
+/** Number of entries from which the list has a search. */
+const readAtOnce = 12;
+
 /** A list at the left, and the selected entry beside it. */
 export function TwoPart({ label, entries, current, to, empty, addWords, add, children }: Props) {
+  const [asked, setAsked] = useState("");
+  const found = findByWords(entries, ({ name, note }) => `${name} ${note}`, asked);
+  const list = useRef<HTMLUListElement>(null);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the current entry is looked for whenever it changes
+  useEffect(() => {
+    list.current?.querySelector("[aria-current]")?.scrollIntoView({ block: "nearest" });
+  }, [current]);
   return (
-    <div className="flex min-h-0 flex-1 gap-5">
-      <nav aria-label={label} className="flex w-64 flex-none flex-col overflow-hidden rounded-box border border-hair">
-        <ul className="min-h-0 flex-1 overflow-auto p-1.5">
-          {entries.map(({ id, name, note }) => (
+    <div className="flex min-h-0 flex-1 gap-5 max-md:flex-col max-md:overflow-y-auto">
+      <nav
+        aria-label={label}
+        className="flex w-64 flex-none flex-col overflow-hidden rounded-box border border-hair max-md:max-h-60 max-md:w-full"
+      >
+        {entries.length > readAtOnce ? (
+          <div className="border-b border-hair p-2">
+            <FindField
+              label={`Search ${label.toLowerCase()}`}
+              value={asked}
+              set={setAsked}
+              className="input-sm w-full"
+            />
+          </div>
+        ) : null}
+        <ul ref={list} className="min-h-0 flex-1 overflow-auto p-1.5">
+          {found.map(({ id, name, note }) => (
             <li key={id}>
               <Link
                 to={to(id)}
@@ -46,7 +71,7 @@ export function TwoPart({ label, entries, current, to, empty, addWords, add, chi
           </button>
         </div>
       </nav>
-      <div className="min-h-0 min-w-0 flex-1 overflow-auto">
+      <div className="min-h-0 min-w-0 flex-1 overflow-auto max-md:overflow-visible">
         {current === undefined ? <p className="py-8 text-center text-quiet">{empty}</p> : children}
       </div>
     </div>

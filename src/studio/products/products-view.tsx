@@ -96,7 +96,7 @@ export function ProductsView() {
 
   return (
     <CatalogueFrame>
-      <div className="mb-3 flex items-center gap-3">
+      <div className="mb-3 flex flex-wrap items-center gap-3">
         <FindField
           label="Search the products"
           value={selection.text}

@@ -82,7 +82,7 @@ export function BandFigures({
           </span>
         ) : null}
       </p>
-      <dl className="grid grid-cols-[repeat(4,auto)] justify-between gap-x-3 gap-y-1">
+      <dl className="grid grid-cols-[repeat(4,auto)] justify-between gap-x-3 gap-y-1 max-sm:grid-cols-2">
         <Figure
           name="find their product"
           value={span ? spanWords(span) : percent(arrived, n)}

@@ -36,7 +36,7 @@ export function Saved({ stores }: { stores: readonly Stepped[] }) {
   return (
     <span role="status" className="flex items-center gap-1.5 text-white/85" title={trouble}>
       <Icon size={15} aria-hidden />
-      {text}
+      <span className="max-sm:sr-only">{text}</span>
       {saving === "failed" ? <span className="max-w-72 truncate text-accent">{trouble}</span> : null}
     </span>
   );

@@ -4,8 +4,10 @@ export const ShopperView = ({ shop, address = "/" }: { shop: string; address?: s
     href={`/draft/${encodeURIComponent(shop)}${address}`}
     target="_blank"
     rel="noreferrer"
-    className="btn btn-accent btn-sm"
+    className="btn btn-accent btn-sm whitespace-nowrap"
   >
-    Shopper view: draft
+    <span>
+      <span className="max-sm:sr-only">Shopper view: </span>draft
+    </span>
   </a>
 );

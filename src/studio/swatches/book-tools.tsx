@@ -24,7 +24,7 @@ export function BookTools(props: ToolProps) {
   );
   return (
     <div className="flex flex-none flex-wrap items-center gap-2 border-b border-hair px-3 py-2 text-[13px]">
-      <div className="flex w-full items-center gap-3">
+      <div className="flex w-full flex-wrap items-center gap-3">
         <h1 className="flex-1 truncate text-xl">{field.name}</h1>
         <label className="flex items-center gap-1 text-quiet">
           Sort

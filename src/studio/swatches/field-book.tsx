@@ -40,7 +40,7 @@ export function FieldBook({ field, store, worker }: { field: Field; store: BookS
   if (!values) return <p className="p-6 text-quiet">Loading the values…</p>;
   return (
     <>
-      <section aria-label={`Swatches of ${field.name}`} className="flex min-w-0 flex-1 flex-col">
+      <section aria-label={`Swatches of ${field.name}`} className="flex min-w-0 flex-1 flex-col max-md:min-h-[60vh]">
         <BookTools
           field={field}
           values={values}
@@ -58,7 +58,7 @@ export function FieldBook({ field, store, worker }: { field: Field; store: BookS
           tabIndex={0}
           role="region"
           aria-label="Values"
-          className="min-h-0 flex-1 overflow-auto"
+          className="relative min-h-0 flex-1 overflow-auto"
           style={sightFilter(sight)}
         >
           <table className="w-full text-[13px]">

@@ -27,7 +27,10 @@ export function bookFields(profiles: readonly FieldProfile[]): Field[] {
 export function FieldList({ fields, current }: { fields: readonly Field[]; current: string | undefined }) {
   const { shop, swatches, profileOf } = useOpenShop();
   return (
-    <nav aria-label="Fields" className="w-52 flex-none overflow-auto border-e border-hair bg-base-200 py-2">
+    <nav
+      aria-label="Fields"
+      className="w-52 flex-none overflow-auto border-e border-hair bg-base-200 py-2 max-md:max-h-44 max-md:w-full"
+    >
       {fields.map(({ key, name }) => {
         const views = Object.values(swatches[key] ?? {});
         const all = profileOf(key)?.options ?? 0;

@@ -43,7 +43,7 @@ export function MeasurePanel({
   return (
     <aside
       aria-label="Measured"
-      className="w-72 flex-none overflow-auto border-s border-hair bg-base-200 px-4 py-3 text-[13px]"
+      className="w-72 flex-none overflow-auto border-s border-hair bg-base-200 px-4 py-3 text-[13px] max-md:w-full max-md:border-t"
     >
       <div className="mb-1 flex items-center gap-2">
         <h2 className="flex-1 text-[15px]">

@@ -19,7 +19,7 @@ export function SwatchView() {
     return <div className="grid h-full place-items-center text-quiet">Loading the swatch book…</div>;
   return (
     <DocumentFrame store={store} what="The swatch book was">
-      <main className="flex min-h-0 flex-1">
+      <main className="flex min-h-0 flex-1 max-md:flex-col max-md:overflow-y-auto">
         <FieldList fields={fields} current={field?.key} />
         {field ? (
           <FieldBook key={field.key} field={field} store={store} worker={worker} />
