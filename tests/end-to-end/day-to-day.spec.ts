@@ -187,3 +187,19 @@ test("anything of a shop is found by name, and focus is on what was made", async
   await ask("page pots", /^Show the page .*Pots/);
   await expect(page).toHaveURL(/\/panels.*page=/);
 });
+
+test("a new panel starts from a recipe of the shop's own fields, seen before it is made", async ({ page }) => {
+  const shop = await newShop(page.request, "By recipe");
+  const bench = await openBench(page, true, shop);
+  await page.getByRole("button", { name: "New panel" }).click();
+  const dialog = page.getByRole("dialog", { name: "New panel" });
+  await dialog.getByRole("radio", { name: /^Colour and size/ }).check();
+  const preview = dialog.getByRole("list", { name: "Preview: Colour and size" });
+  await expect(preview.getByRole("listitem")).toContainText(["Category", "Flower colour", "Pot size"]);
+  await expect(preview).toContainText(/one choice leaves \d+ on average/);
+  await expect(dialog.getByRole("textbox", { name: "Name" })).toHaveValue("Colour and size");
+  await expectAccessible(page);
+  await dialog.getByRole("button", { name: "Create panel" }).click();
+  await expect(page).toHaveURL(/\/panels\/colour-and-size/);
+  await expect(bench.wide.locator(".zt-title")).toContainText(["Category", "Flower colour", "Pot size"]);
+});

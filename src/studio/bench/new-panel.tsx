@@ -5,7 +5,9 @@ import type { PanelOnPage } from "../../core/page/pages-schema.ts";
 import { layoutAt, layoutOfKind } from "../../core/page/shown-page.ts";
 import { emptyPanel } from "../../core/panel/panel.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import type { FilledRecipe } from "../../core/panel/suggest/recipes.ts";
 import { pageKinds } from "../../core/profile/page-kinds.ts";
+import { resolve } from "../../core/settings/band.ts";
 import {
   fitsPage,
   type Placement,
@@ -20,6 +22,7 @@ import { RemovedDocuments } from "../shell/removed-documents.tsx";
 import { useAllPages, useOpenShop } from "../shell/shop-context.ts";
 import { useSession } from "./bench-context.ts";
 import { CarryPanel } from "./carry-panel.tsx";
+import { RecipeChoice, useRecipes } from "./recipe-choice.tsx";
 
 /** Where a new panel can be placed. */
 export interface Place {
@@ -43,7 +46,7 @@ export function NewPanel({ name, make }: Props) {
   return (
     <Popover
       label="New panel"
-      className="w-80 p-3"
+      className="w-[460px] p-3"
       trigger={(props) => (
         <button
           type="button"
@@ -83,12 +86,24 @@ function Form({ name, make }: Props) {
   const [called, setCalled] = useState(name);
   const [where, setWhere] = useState("page");
   const [placement, setPlacement] = useState<Placement>("left");
+  const [recipe, setRecipe] = useState<FilledRecipe>();
+  const found = useRecipes();
   const places = usePlaces();
   const place = places.find(({ key }) => key === where);
   const article = place?.isArticle === true;
   const fits = (one: Placement) => fitsPage(one, { isArticle: article, listing: !article });
   const fitting = fits(placement) ? placement : "article";
-  const usual = { ...emptyPanel(called.trim() || name), placement: placementOf(fitting) };
+  const usual = {
+    ...(recipe?.panel ?? emptyPanel(name)),
+    name: called.trim() || name,
+    placement: placementOf(fitting),
+  };
+  const start = (one: FilledRecipe | undefined) => {
+    setRecipe(one);
+    if (one) setPlacement(resolve(one.panel.placement, "wide"));
+    // The name follows the recipe until it is typed.
+    if (called === (recipe?.label ?? name)) setCalled(one?.label ?? name);
+  };
   return (
     <form
       className="flex flex-col gap-2 text-[13px]"
@@ -107,6 +122,7 @@ function Form({ name, make }: Props) {
           onChange={(event) => setCalled(event.target.value)}
         />
       </label>
+      <RecipeChoice found={found} chosen={recipe} choose={start} />
       <label className="flex flex-col gap-0.5">
         Show on
         <select className="select select-sm w-full" value={where} onChange={(event) => setWhere(event.target.value)}>
@@ -140,7 +156,7 @@ function Form({ name, make }: Props) {
             ))}
         </div>
       </fieldset>
-      <button type="submit" className="btn btn-primary btn-sm mt-1">
+      <button type="submit" className="btn btn-primary btn-sm sticky bottom-0 mt-1">
         Create panel
       </button>
     </form>

@@ -40,7 +40,7 @@ export function StageBar() {
     }, [session]),
   );
   return (
-    <div className="mx-5 flex flex-none items-center gap-3 pt-2">
+    <div className="mx-5 flex flex-none flex-wrap items-center gap-x-3 gap-y-1 pt-2">
       <PageChoice />
       <TryOrArrange />
       <LightOrDark />

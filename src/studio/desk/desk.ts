@@ -20,6 +20,7 @@ import { targetOf } from "../../core/page/target.ts";
 import { withCollections } from "../../core/page/with-collections.ts";
 import { engineFacets, facetRows } from "../../core/panel/panel.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import { type FilledRecipe, fillRecipes } from "../../core/panel/suggest/recipes.ts";
 import type { FieldDetail } from "../../core/profile/field-detail.ts";
 import { LocalFacts } from "../../core/profile/local-facts.ts";
 import type { ModeExample } from "../../core/profile/mode-example.ts";
@@ -123,6 +124,11 @@ export class Desk {
 
   findings(panel: PanelDocument, selection: Selection, known: Known): Promise<Finding[]> {
     return findFindings(this.#facts, panel, selection, known);
+  }
+
+  /** Ways to start a panel, filled with the shop's fields. */
+  recipes(): FilledRecipe[] {
+    return fillRecipes(this.#facts.index);
   }
 
   /** For each facet of a panel from another shop, the most similar field here. */

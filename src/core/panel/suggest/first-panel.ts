@@ -32,7 +32,11 @@ export function firstFields(index: CatalogueIndex): Ranked[] {
 }
 
 /** Why a field is in a first panel, in plain words and numbers. */
-export function reasonFor({ profile: { reach, outOf }, suggestion: { display, reason }, left }: Ranked): string {
+export function reasonFor({
+  profile: { reach, outOf },
+  suggestion: { display, reason },
+  left,
+}: Omit<Ranked, "score">): string {
   const stated =
     reach === outOf ? "All products have a value" : `${number(reach)} of ${number(outOf)} products have a value`;
   return `${stated}; one choice leaves ${number(Math.round(left))} on average. ${displays[display].label}: ${reason}.`;
