@@ -178,7 +178,7 @@ test("anything of a shop is found by name, and focus is on what was made", async
   await page.keyboard.press("Tab");
   await expect(page.locator(":focus")).toHaveText("Done");
   await page.keyboard.press("Enter");
-  await expect(page.locator(":focus")).toHaveAttribute("aria-label", "Label of Price");
+  await expect(page.locator(":focus")).toHaveAttribute("aria-label", "Move Price");
 
   await ask("new collection", "New collection");
   await expect(page).toHaveURL(/\/pages\/collections\/collection/);

@@ -1,4 +1,4 @@
-import { median } from "d3-array";
+import { group, median } from "d3-array";
 import { type Visit, visit, visitFormat } from "../api/visit.ts";
 import {
   type EditionVisits,
@@ -11,6 +11,7 @@ import {
   type VisitReport,
 } from "../api/visit-report.ts";
 import { wilsonInterval } from "../catalogue/numbers/wilson.ts";
+import { quickCheck } from "../document/quick-check.ts";
 import { checkValue, InvalidDocument } from "../document/schema.ts";
 import type { Band } from "../settings/band.ts";
 
@@ -39,6 +40,19 @@ function rangeOf(cell: string): unknown {
     return JSON.parse(cell);
   } catch {
     return cell;
+  }
+}
+
+const isVisit = quickCheck(visit);
+
+/** A visit, or undefined for anything else. */
+function readVisit(value: unknown): Visit | undefined {
+  if (isVisit(value)) return value;
+  try {
+    return checkValue("visit", visit, value);
+  } catch (error) {
+    if (error instanceof InvalidDocument) return undefined;
+    throw error;
   }
 }
 
@@ -123,13 +137,8 @@ export class VisitReader {
   #read(value: unknown): Visit | LineFault {
     const { format } = Object(value);
     if (typeof format === "number" && format !== visitFormat) return "another version";
-    let one: Visit;
-    try {
-      one = checkValue("visit", visit, value);
-    } catch (error) {
-      if (error instanceof InvalidDocument) return "not a visit";
-      throw error;
-    }
+    const one = readVisit(value);
+    if (one === undefined) return "not a visit";
     if (Date.parse(one.at) > this.#until) return "from the future";
     const lines = (this.#ofTab.get(one.tab) ?? 0) + 1;
     this.#ofTab.set(one.tab, lines);
@@ -166,11 +175,7 @@ export class VisitReader {
   report(): VisitReport {
     const stays = [...this.#stays.values()];
     const editions = [...this.#editions].sort((a, b) => a - b);
-    const pages = new Map<string, Stay[]>();
-    for (const stay of stays) {
-      const key = JSON.stringify([stay.page, stay.band]);
-      pages.set(key, [...(pages.get(key) ?? []), stay]);
-    }
+    const pages = group(stays, ({ page, band }) => JSON.stringify([page, band]));
     return {
       lines: this.#counted,
       left: lineFaults.flatMap((why) => {

@@ -54,7 +54,7 @@ function Additions({ close }: { close(): void }) {
   const [added, setAdded] = useState<string>();
   const done = () => {
     close();
-    if (added) focusMade(`[data-row="${CSS.escape(added)}"] input`);
+    if (added) focusMade(`[data-row="${CSS.escape(added)}"] button`);
   };
   const apply = (edit: PanelEdit) => store.getState().apply(edit);
   const choices = [

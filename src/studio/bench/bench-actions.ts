@@ -15,6 +15,7 @@ import type { OpenShop } from "../shell/shop-context.ts";
 import { pressAct, whenThere } from "../shell/when-there.ts";
 import { addSuggested, freeFields, freePieces } from "./additions.ts";
 import type { Bench } from "./bench-context.ts";
+import { printPanel } from "./panel-sheet.tsx";
 import { placeOn } from "./place.ts";
 
 /** Opens a row's settings and focuses one of them. */
@@ -26,7 +27,7 @@ function showSetting(session: Bench["session"], row: string, label: string): voi
   });
 }
 
-/** What settings were called before, so that those who know them so find them. */
+/** Former names of settings, for those who know them by these. */
 const formerNames: Partial<Record<SettingName, string>> = {
   emptyOptions: "dead ends lead nowhere",
   min: "least lowest",
@@ -70,6 +71,7 @@ export function benchActions(shop: OpenShop, bench: Bench): Action[] {
       also: "delete copy order",
       run: () => pressAct("More for the panel"),
     },
+    { name: "Print this panel or save it as a PDF", also: "paper", run: printPanel },
     { name: "Measure the layout shift of every row", run: () => session.setState({ trials: bands }) },
     ...freeFields(shop, panel).map(({ profile }) => ({
       name: `Add ${profile.field.name}`,

@@ -17,6 +17,7 @@ import { useBench, usePanel, useSession } from "./bench-context.ts";
 import { FacetTable, linesOf } from "./facet-table.tsx";
 import { FindingList } from "./finding-list.tsx";
 import { HeightTable, useMeasures } from "./height-table.tsx";
+import { PanelSheet } from "./panel-sheet.tsx";
 import { ShiftTable } from "./shift-table.tsx";
 import { useDrawnIn } from "./use-drawn-in.ts";
 
@@ -100,87 +101,90 @@ export function EvidenceLine() {
   const felt = bands.flatMap((band) => shifts[band]?.rows.map((one) => one.felt) ?? []);
   const worst = felt.length > 0 ? Math.max(...felt) : undefined;
   return (
-    <output
-      className="flex flex-none items-center gap-0.5 overflow-x-auto border-t border-hair bg-base-100 px-3 py-1.5 text-[13px] whitespace-nowrap tabular-nums"
-      aria-label="Numbers of the page"
-    >
-      <span className="px-1.5 py-1">
-        <Opens
-          className="text-[15px] font-bold"
-          number={() => ({
-            title: "Products found",
-            says: `Products on this page that match all chosen filters. Without filters, the page has ${outOf.toLocaleString("en")}.`,
-            told: total,
-            behind: { products: [{ ...asked, ways: [asked.choices] }] },
-          })}
-        >
-          {total.toLocaleString("en")}
-        </Opens>{" "}
-        of {outOf.toLocaleString("en")} found
-      </span>
-      <Popover
-        label="Each facet’s reach and options"
-        placement="top-start"
-        className="w-[560px] p-3"
-        trigger={(props) => (
-          <Tip words="Reach: the share of products that a facet’s options can find. This is the lowest of all facets.">
-            <button type="button" {...props} className={part}>
-              lowest reach <b>{percent(least, outOf)}</b>,{" "}
-              <b className={nowhere > 0 ? "text-error" : ""}>{nowhere.toLocaleString("en")}</b> of{" "}
-              {options.toLocaleString("en")} options empty
-            </button>
-          </Tip>
-        )}
+    <>
+      <output
+        className="flex flex-none items-center gap-0.5 overflow-x-auto border-t border-hair bg-base-100 px-3 py-1.5 text-[13px] whitespace-nowrap tabular-nums"
+        aria-label="Numbers of the page"
       >
-        {() => <FacetTable lines={lines} outOf={outOf} asked={asked} />}
-      </Popover>
-      {wide ? (
+        <span className="px-1.5 py-1">
+          <Opens
+            className="text-[15px] font-bold"
+            number={() => ({
+              title: "Products found",
+              says: `Products on this page that match all chosen filters. Without filters, the page has ${outOf.toLocaleString("en")}.`,
+              told: total,
+              behind: { products: [{ ...asked, ways: [asked.choices] }] },
+            })}
+          >
+            {total.toLocaleString("en")}
+          </Opens>{" "}
+          of {outOf.toLocaleString("en")} found
+        </span>
         <Popover
-          label="Row heights"
-          placement="top"
-          className="w-[480px] p-3"
+          label="Each facet’s reach and options"
+          placement="top-start"
+          className="w-[560px] p-3"
           trigger={(props) => (
-            <Tip words="Height of the panel on the wide page, compared with the first screen.">
+            <Tip words="Reach: the share of products that a facet’s options can find. This is the lowest of all facets.">
               <button type="button" {...props} className={part}>
-                panel <b className={wide.panel > wide.screen * 2 ? "text-error" : ""}>{wide.panel}</b> px, screen{" "}
-                {wide.screen}
+                lowest reach <b>{percent(least, outOf)}</b>,{" "}
+                <b className={nowhere > 0 ? "text-error" : ""}>{nowhere.toLocaleString("en")}</b> of{" "}
+                {options.toLocaleString("en")} options empty
               </button>
             </Tip>
           )}
         >
-          {() => <HeightTable />}
+          {() => <FacetTable lines={lines} outOf={outOf} asked={asked} />}
         </Popover>
-      ) : null}
-      <Popover
-        label="Layout shift of each row"
-        placement="top"
-        className="w-[640px] p-3"
-        trigger={(props) => (
-          <Tip words="How far the worst step moves the page under a finger, as browsers measure layout shift: 0 for not at all, above 0.1 is felt.">
-            <button type="button" {...props} className={part}>
-              shift{" "}
-              <b className={worst !== undefined && worst > 0.1 ? "text-error" : ""}>
-                {worst?.toFixed(2) ?? "not measured"}
-              </b>
+        {wide ? (
+          <Popover
+            label="Row heights"
+            placement="top"
+            className="w-[480px] p-3"
+            trigger={(props) => (
+              <Tip words="Height of the panel on the wide page, compared with the first screen.">
+                <button type="button" {...props} className={part}>
+                  panel <b className={wide.panel > wide.screen * 2 ? "text-error" : ""}>{wide.panel}</b> px, screen{" "}
+                  {wide.screen}
+                </button>
+              </Tip>
+            )}
+          >
+            {() => <HeightTable />}
+          </Popover>
+        ) : null}
+        <Popover
+          label="Layout shift of each row"
+          placement="top"
+          className="w-[640px] p-3"
+          trigger={(props) => (
+            <Tip words="How far the worst step moves the page under a finger, as browsers measure layout shift: 0 for not at all, above 0.1 is felt.">
+              <button type="button" {...props} className={part}>
+                shift{" "}
+                <b className={worst !== undefined && worst > 0.1 ? "text-error" : ""}>
+                  {worst?.toFixed(2) ?? "not measured"}
+                </b>
+              </button>
+            </Tip>
+          )}
+        >
+          {() => <ShiftTable />}
+        </Popover>
+        <Popover
+          label="Findings"
+          placement="top-end"
+          className="w-[480px] p-2"
+          trigger={(props) => (
+            <button type="button" {...props} className={`${part} ms-auto`}>
+              <b className={all.length > 0 ? "text-error" : "text-success"}>{all.length}</b>{" "}
+              {all.length === 1 ? "finding" : "findings"}
             </button>
-          </Tip>
-        )}
-      >
-        {() => <ShiftTable />}
-      </Popover>
-      <Popover
-        label="Findings"
-        placement="top-end"
-        className="w-[480px] p-2"
-        trigger={(props) => (
-          <button type="button" {...props} className={`${part} ms-auto`}>
-            <b className={all.length > 0 ? "text-error" : "text-success"}>{all.length}</b>{" "}
-            {all.length === 1 ? "finding" : "findings"}
-          </button>
-        )}
-      >
-        {(close) => <FindingList findings={all} close={close} />}
-      </Popover>
-    </output>
+          )}
+        >
+          {(close) => <FindingList findings={all} close={close} />}
+        </Popover>
+      </output>
+      <PanelSheet findings={all} lines={lines} outOf={outOf} measures={measures} />
+    </>
   );
 }

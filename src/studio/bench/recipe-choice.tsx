@@ -15,7 +15,7 @@ interface Props {
   choose(recipe: FilledRecipe | undefined): void;
 }
 
-/** What a new panel starts from: nothing, or a recipe, drawn with the shop's own options before it is created. */
+/** The start of a new panel: nothing, or a recipe, drawn with the shop's own options before it is created. */
 export function RecipeChoice({ found, chosen, choose }: Props) {
   return (
     <fieldset>

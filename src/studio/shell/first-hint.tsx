@@ -1,7 +1,7 @@
 import { X } from "lucide-react";
 import { createStore, useStore } from "zustand";
 
-/** What a first visit shows, in the order of the work. */
+/** The hints of a first visit, in the order of the work. */
 const hints = {
   cell: "Select a cell to choose how a filter is shown at that width.",
   page: "Choose on the live page as a shopper would: counts follow at both widths.",

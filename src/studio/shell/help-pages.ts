@@ -1,9 +1,9 @@
-/** What the help says about a view. */
+/** The help for one view. */
 interface HelpPage {
   /** Last part of the view's address below its shop; empty for the overview. */
   view: string;
   title: string;
-  /** What one does there, in the order of the work. */
+  /** The work there, in order. */
   steps: readonly string[];
   /** Words of the glossary that the view uses. */
   words: readonly string[];
