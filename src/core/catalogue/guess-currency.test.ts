@@ -20,4 +20,11 @@ it.each([
   ["name;price_eur\nA;120\nB;90\n", "EUR"],
   ["Name;Preis\nA;120\nB;90\n", undefined],
   ["name;price;note\nA;120;costs € 5 to send\n", undefined],
+  // Without prices: amounts in cells, then a sign in a heading.
+  ["name;deposit;fee\nA;5,00 €;3 €\nB;7,50 €;2 €\n", "EUR"],
+  ["name;Cost Total $\nA;120\nB;90\n", "USD"],
+  ["name;Try count\nA;120\nB;90\n", undefined],
+  ["الاسم;السعر\nورد;١٥٠٫٥ ر.س\nفل;٩٩ ر.س\n", "SAR"],
+  ["name;price\nA;120 lei\nB;90 lei\n", "RON"],
+  ["name;price\nA;from Leiden 120\nB;90\n", undefined],
 ])("of %j is %s", (csv, code) => expect(currencyOf(csv)).toBe(code));

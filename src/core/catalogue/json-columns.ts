@@ -56,7 +56,7 @@ function shapeOf(objects: readonly (Json | undefined)[]): "record" | "map" | "pl
   const stated = objects.filter((one) => one !== undefined);
   const keys = keysOf(stated);
   const used = stated.reduce((sum, one) => sum + Object.keys(one).length, 0);
-  if (used < keys.length * stated.length * minShared) return "map";
+  if (used <= keys.length * stated.length * minShared) return "map";
   return leaves(stated) <= maxColumns ? "record" : "plain";
 }
 

@@ -128,8 +128,9 @@ const areObjects = (cells: readonly string[]): boolean =>
 /** Words for years in headings, and for what has a year. Common practice, no source. */
 const yearWords =
   /(?:^|\P{L})(?:years?|yr|jahr|jahrgang|baujahr|année|millésime|año|ano|anno|annata|jaar|bouwjaar|rok|år|årgang|yıl|年|سنة|independence|founded|established|discovered|gegründet|fondée?|fundado|fondato)(?:\P{L}|$)/u;
-/** Years that products are from when a heading doesn't say so. */
+/** Years that products are from when a heading doesn't say so, and the fewest different ones. */
 const earliest = 1900;
+const severalYears = 5;
 const latest = 2040;
 
 /**
@@ -147,7 +148,12 @@ function yearsIn(heading: string, cells: readonly string[]): Partial<ColumnMappi
   );
   const years = cells.map((cell) => parseYear(asciiDigits(cell)));
   const fits = years.filter((year) => !Number.isNaN(year));
-  const recent = fits.length === cells.length && fits.every((year) => year >= earliest && year <= latest);
+  // A few such numbers, or some with a unit in the heading, are as likely watts or grams.
+  const recent =
+    different.size >= severalYears &&
+    !/[([]/.test(heading) &&
+    fits.length === cells.length &&
+    fits.every((year) => year >= earliest && year <= latest);
   const isYear = (cell: string) => {
     const year = parseYear(asciiDigits(cell));
     return year >= 1000 && year < 3000;

@@ -52,6 +52,16 @@ describe("price ranges with round limits", () => {
     ).toBe(true);
   });
 
+  it("an end just below 0 stays near it, with stops at whole steps from 0", () => {
+    const area = scaleEnds({ least: -1, most: 17_098_246, bent: false, step: 0, days: false });
+    expect(area).toMatchObject({ min: -1, max: 17_200_000, step: 200_000 });
+    expect(scaleOf(area, false).stops?.slice(0, 4)).toEqual([-1, 0, 200_000, 400_000]);
+    expect(scaleOf(area, false).stops?.at(-1)).toBe(17_200_000);
+    // An end that is well below 0 is rounded as any other.
+    expect(scaleEnds({ least: -130, most: 870, bent: false, step: 0, days: false }).min).toBe(-130);
+    expect(scaleEnds({ least: -11, most: 32, bent: false, step: 0, days: false })).toMatchObject({ min: -11, max: 32 });
+  });
+
   it("on a bent scale below 0 too, equal lengths are about equal ratios, with a stop at 0", () => {
     const ends = scaleEnds({ least: -1000, most: 100_000, bent: true, step: 1, days: false });
     const { stops = [], share } = scaleOf(ends, true);
