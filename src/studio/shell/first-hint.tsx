@@ -5,7 +5,7 @@ import { createStore, useStore } from "zustand";
 const hints = {
   cell: "Select a cell to choose how a filter is shown at that width.",
   page: "Choose on the live page as a shopper would: counts follow at both widths.",
-  publish: "When you are done, publish under Editions. Shoppers see nothing before that.",
+  publish: "When you are done, publish under Editions: shoppers see editions, never the draft.",
 } as const;
 export type HintName = keyof typeof hints;
 
