@@ -31,7 +31,7 @@ test("help opens by its button and key, for the view that is open", async ({ pag
   await expect(help).toContainText("standing condition");
   await expectAccessible(page);
   await help.getByRole("button", { name: "Close" }).click();
-  await expect(help).toBeHidden();
+  await expect(help).toHaveCount(0);
   await page.goto(`/shops/${shop}/editions`);
   await expect(page.getByRole("heading", { name: "Editions" }).first()).toBeVisible();
   await page.keyboard.press("?");

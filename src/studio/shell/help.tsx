@@ -1,4 +1,4 @@
-import { useMemo, useRef } from "react";
+import { useMemo, useState } from "react";
 import { useLocation } from "react-router";
 import glossary from "../../../docs/glossary.md?raw";
 import { helpFor, meaningIn } from "./help-pages.ts";
@@ -20,23 +20,29 @@ const keys: [keys: string, what: string][] = [
   ["Esc", "Close a card, cancel typing"],
 ];
 
+const showModal = (dialog: HTMLDialogElement | null): void => {
+  if (dialog && !dialog.open) dialog.showModal();
+};
+
 /** Help for the view that is open, and all keyboard shortcuts; opened with “?”. */
 export function Help() {
-  const dialog = useRef<HTMLDialogElement>(null);
+  const [isOpen, setOpen] = useState(false);
   const page = helpFor(useLocation().pathname);
   useKeys(
     useMemo(() => {
       const show = (event: KeyboardEvent) => {
         if (isTyping(event)) return;
         event.preventDefault();
-        dialog.current?.showModal();
+        setOpen(true);
       };
       return { "?": show, "Shift+?": show };
     }, []),
   );
+  if (!isOpen) return null;
   return (
     <dialog
-      ref={dialog}
+      ref={showModal}
+      onClose={() => setOpen(false)}
       className="m-auto max-h-[88vh] w-[min(860px,94vw)] overflow-y-auto rounded-box bg-base-100 p-6 shadow-2xl backdrop:bg-[#321a3d55]"
       aria-label="Help"
     >
