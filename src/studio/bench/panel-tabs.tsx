@@ -44,7 +44,8 @@ export function PanelTabs({ shop, current }: { shop: string; current: string }) 
       }
       await mutate(shopPath(shop));
       void navigate(`/shops/${shop}/panels/${made.slug}${stand ? `?page=${encodeURIComponent(stand.address)}` : ""}`);
-      focusMade(`[data-tab="${CSS.escape(made.slug)}"] input`);
+      // The tab itself, and not the name in it: the next key may be a shortcut.
+      focusMade(`[data-tab="${CSS.escape(made.slug)}"]`);
     } catch (error) {
       toast.error((error as Error).message);
     }
@@ -76,6 +77,7 @@ export function PanelTabs({ shop, current }: { shop: string; current: string }) 
             <span
               key={panel.slug}
               data-tab={panel.slug}
+              tabIndex={-1}
               className="flex items-center border-b-2 border-accent px-3 font-semibold"
             >
               {isHere(panel.slug) ? <Here /> : null}
