@@ -178,7 +178,7 @@ test("a file without ids and titles becomes a shop by the interface too", async 
   const shop = await newShop(request, "Plain file", "name,colour\nAsh stool,red\nElm bench,blue\n");
   const { products, fields } = await (await request.get(`/api/shops/${shop}`)).json();
   expect(products).toBe(2);
-  expect(fields.find(({ titles }: { titles?: true }) => titles)?.name).toBe("name");
+  expect(fields.find(({ titles }: { titles?: true }) => titles)?.name).toBe("Name");
   const page = await (await request.get(`/draft/${shop}/`, { headers: origin })).text();
   expect(page).toContain("Ash stool");
 });
