@@ -20,6 +20,8 @@ await withServer(4397, async (origin) => {
 
 async function studio(browser: Browser, origin: string): Promise<void> {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  // Nobody is here for the first time.
+  await page.addInitScript(() => localStorage.setItem("trellis-hints-seen", "cell page publish"));
   await page.goto(`${origin}/shops/larkmoss-nursery`);
   await page.getByText("Edition 1 was published").waitFor();
   await settled(page);
