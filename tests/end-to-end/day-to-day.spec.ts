@@ -203,3 +203,21 @@ test("a new panel starts from a recipe of the shop's own fields, seen before it 
   await expect(page).toHaveURL(/\/panels\/colour-and-size/);
   await expect(bench.wide.locator(".zt-title")).toContainText(["Category", "Flower colour", "Pot size"]);
 });
+
+test("many panels are a list with a search", async ({ page }) => {
+  const shop = await newShop(page.request, "Many panels");
+  const { document } = await (await page.request.get(`/api/shops/${shop}/documents/panel/first-panel`)).json();
+  for (let n = 1; n <= 9; n++)
+    await page.request.post(`/api/shops/${shop}/documents/panel`, {
+      data: { document: { ...document, name: `Bed ${n}` } },
+      headers: origin,
+    });
+  await page.goto(`/shops/${shop}/panels/first-panel`);
+  await page.getByRole("button", { name: "All 10 panels" }).click();
+  const list = page.getByRole("dialog", { name: "All panels" });
+  await expect(list.getByRole("option")).toHaveCount(10);
+  await list.getByRole("combobox").fill("bed 7");
+  await page.keyboard.press("Enter");
+  await expect(page).toHaveURL(/\/panels\/bed-7$/);
+  await expect(page.getByRole("textbox", { name: "Panel name" })).toHaveValue("Bed 7");
+});

@@ -2,7 +2,7 @@
  * Currencies by unambiguous signs; a sign shared by several currencies (“kr”) has none. The dollar and yen signs stand
  * for the most traded currency. Sources: codes ISO 4217, signs CLDR.
  */
-export const currencySigns: readonly (readonly [sign: string, code: string])[] = [
+const currencySigns: readonly (readonly [sign: string, code: string])[] = [
   ["€", "EUR"],
   ["£", "GBP"],
   ["US$", "USD"],

@@ -117,11 +117,10 @@ export function inferKind(values: readonly string[]): FieldKind {
   if (values.length === 0) return "text";
   const isKind = (name: string): name is FieldKind => Object.hasOwn(fieldKindFacts, name);
   const fits = ({ line, twoValued, told }: FieldKindFacts) =>
-    told
-      ? false
-      : line
-        ? values.every((value) => !Number.isNaN(line.parse(value)))
-        : twoValued && values.every((value) => isYesOrNo(identity(value)));
+    !told &&
+    (line
+      ? values.every((value) => !Number.isNaN(line.parse(value)))
+      : twoValued && values.every((value) => isYesOrNo(identity(value))));
   const found = Object.entries<FieldKindFacts>(fieldKindFacts).find(([, facts]) => fits(facts))?.[0];
   return found !== undefined && isKind(found) ? found : "text";
 }

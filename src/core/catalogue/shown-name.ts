@@ -19,6 +19,9 @@ export function shownName(heading: string): string {
   return capital(lower.join(" "));
 }
 
+/** A heading with its words apart where capitals join them: `imageURL` becomes “image URL”. */
+export const splitCapitals = (heading: string): string => heading.replace(/(\p{Ll})(\p{Lu})/gu, "$1 $2");
+
 /** With a first capital, unless the word has one further on, such as “pH” or “iPod”. */
 const capital = (text: string): string =>
   /^\p{Ll}\p{Lu}/u.test(text) ? text : text.charAt(0).toUpperCase() + text.slice(1);

@@ -8,6 +8,7 @@ import { guessLevels } from "./levels.ts";
 import { asciiDigits, type DecimalMark, isNumberWith } from "./numbers/plain-number.ts";
 import { areConvertible, findUnits } from "./numbers/units.ts";
 import type { ColumnMapping, DateOrder, Separator } from "./reading-schema.ts";
+import { splitCapitals } from "./shown-name.ts";
 
 /** Minimum share of cells that must be days or numbers; the others are reported. */
 const most = 0.9;
@@ -140,27 +141,15 @@ const latest = 2040;
 function yearsIn(heading: string, cells: readonly string[]): Partial<ColumnMapping> | undefined {
   const different = new Set(cells);
   if (different.size < 2) return undefined;
-  const named = yearWords.test(
-    heading
-      .replace(/(\p{Ll})(\p{Lu})/gu, "$1 $2")
-      .replaceAll("_", " ")
-      .toLowerCase(),
-  );
-  const years = cells.map((cell) => parseYear(asciiDigits(cell)));
-  const fits = years.filter((year) => !Number.isNaN(year));
-  // A few such numbers, or some with a unit in the heading, are as likely watts or grams.
-  const recent =
-    different.size >= severalYears &&
-    !/[([]/.test(heading) &&
-    fits.length === cells.length &&
-    fits.every((year) => year >= earliest && year <= latest);
-  const isYear = (cell: string) => {
+  const named = yearWords.test(splitCapitals(heading).toLowerCase());
+  const isBetween = (from: number, to: number) => (cell: string) => {
     const year = parseYear(asciiDigits(cell));
-    return year >= 1000 && year < 3000;
+    return year >= from && year <= to;
   };
-  if (recent || (named && mostFit(cells, isYear))) return { kind: "year" };
-  const firsts = cells.filter((cell) => writtenDay(cell, "ymd")?.endsWith("-01-01"));
-  return firsts.length === cells.length ? { kind: "year" } : undefined;
+  // A few such numbers, or some with a unit in the heading, are as likely watts or grams.
+  const recent = different.size >= severalYears && !/[([]/.test(heading) && cells.every(isBetween(earliest, latest));
+  if (recent || (named && mostFit(cells, isBetween(1000, 2999)))) return { kind: "year" };
+  return cells.every((cell) => writtenDay(cell, "ymd")?.endsWith("-01-01")) ? { kind: "year" } : undefined;
 }
 
 /** Few distinct measures make options to choose among; many make a number line. */

@@ -5,6 +5,7 @@ import { headingWords } from "./heading-words.ts";
 import { identity } from "./identity.ts";
 import { plainReading } from "./reading.ts";
 import type { ColumnMapping, Reading } from "./reading-schema.ts";
+import { splitCapitals } from "./shown-name.ts";
 import { availabilityOf, stockWord } from "./stock-words.ts";
 import { suggestNotation } from "./suggest-notation.ts";
 import type { Table } from "./table.ts";
@@ -12,9 +13,7 @@ import type { Table } from "./table.ts";
 /** The role of each heading: an exact match, or a common synonym for known columns without one. */
 export function suggestRoles(header: readonly string[]): Reading {
   const reading = plainReading(header);
-  const names = header.map((heading) =>
-    identity(heading.replace(/(\p{Ll})(\p{Lu})/gu, "$1 $2").replaceAll(/[_\-./'’]+/g, " ")),
-  );
+  const names = header.map((heading) => identity(splitCapitals(heading).replaceAll(/[_\-./'’]+/g, " ")));
   const bare = names.map((name) => {
     const rest = withoutCurrency(name);
     return rest === name ? "" : rest;

@@ -3,6 +3,7 @@ import { isNested, isNumeric, toNumber } from "../catalogue/field-kinds.ts";
 import { binEdges, binOf } from "../catalogue/numbers/bins.ts";
 import { skewness } from "../catalogue/numbers/distribution.ts";
 import { roundLimits } from "../catalogue/numbers/price-ranges.ts";
+import { countAt } from "../catalogue/numbers/tally.ts";
 import { seriesName } from "../catalogue/value-order.ts";
 import { everything } from "../engine/base.ts";
 import { liveCounts, reachCount } from "../engine/count.ts";
@@ -67,7 +68,7 @@ function crowdedShare(sorted: Float64Array): number {
   if (min === undefined || max === undefined || max === min) return 0;
   const edges = binEdges(min, max, bars);
   const counts = new Uint32Array(edges.length);
-  for (const value of sorted) counts[binOf(edges, value)] = (counts[binOf(edges, value)] ?? 0) + 1;
+  for (const value of sorted) countAt(counts, binOf(edges, value));
   return Math.max(...counts) / sorted.length;
 }
 

@@ -1,11 +1,11 @@
 import { Command } from "cmdk";
 import { ChevronDown } from "lucide-react";
-import { useState } from "react";
 import type { PageRef } from "../../core/page/page-list.ts";
 import type { PageKind } from "../../core/profile/page-kinds.ts";
 import { findByWords } from "../shell/find-actions.ts";
 import { pageKindNames, pageName } from "../shell/page-names.ts";
 import { Popover } from "../shell/popover.tsx";
+import { SearchList } from "../shell/search-list.tsx";
 import { useAllPages } from "../shell/shop-context.ts";
 import { useBench, useSession } from "./bench-context.ts";
 
@@ -53,7 +53,6 @@ interface FoundProps {
 
 /** All pages by kind; for a search in one list, best match first. */
 function FoundPages({ pages, current, choose }: FoundProps) {
-  const [asked, setAsked] = useState("");
   const itemOf = (one: PageRef) => (
     <Command.Item
       key={one.address}
@@ -66,17 +65,9 @@ function FoundPages({ pages, current, choose }: FoundProps) {
     </Command.Item>
   );
   return (
-    <Command label="Pages" shouldFilter={false}>
-      <Command.Input
-        placeholder="Find a page"
-        className="w-full border-b border-hair bg-transparent px-3 py-2.5"
-        value={asked}
-        onValueChange={setAsked}
-        autoFocus
-      />
-      <Command.List className="max-h-[46vh] overflow-auto p-1.5">
-        <Command.Empty className="px-3 py-4 text-quiet">No page has that name.</Command.Empty>
-        {asked.trim() === ""
+    <SearchList label="Pages" placeholder="Find a page" empty="No page has that name.">
+      {(asked) =>
+        asked.trim() === ""
           ? groupsOf(pages).map(([kind, some]) => (
               <Command.Group
                 key={kind}
@@ -88,9 +79,9 @@ function FoundPages({ pages, current, choose }: FoundProps) {
             ))
           : findByWords(pages, (one) => `${pageName(one)} ${one.address}`, asked)
               .slice(0, most)
-              .map(itemOf)}
-      </Command.List>
-    </Command>
+              .map(itemOf)
+      }
+    </SearchList>
   );
 }
 

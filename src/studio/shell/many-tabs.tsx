@@ -1,9 +1,10 @@
 import { Command } from "cmdk";
 import { ChevronDown } from "lucide-react";
-import { type ReactNode, useState } from "react";
+import type { ReactNode } from "react";
 import { useNavigate } from "react-router";
 import { findByWords } from "./find-actions.ts";
 import { Popover } from "./popover.tsx";
+import { SearchList } from "./search-list.tsx";
 
 /** Number of tabs that fit; more are a list with a search. */
 export const mostTabs = 8;
@@ -19,7 +20,6 @@ interface Props {
 /** All documents of a kind as a list with a search, for a shop with many. */
 export function ManyTabs({ what, entries, current, to }: Props) {
   const navigate = useNavigate();
-  const [asked, setAsked] = useState("");
   return (
     <Popover
       label={`All ${what}`}
@@ -35,17 +35,9 @@ export function ManyTabs({ what, entries, current, to }: Props) {
       )}
     >
       {(close) => (
-        <Command label={`All ${what}`} shouldFilter={false} defaultValue={current}>
-          <Command.Input
-            placeholder="Search by name"
-            className="w-full border-b border-hair bg-transparent px-3 py-2.5"
-            value={asked}
-            onValueChange={setAsked}
-            autoFocus
-          />
-          <Command.List className="max-h-[46vh] overflow-auto p-1.5">
-            <Command.Empty className="px-3 py-4 text-quiet">Nothing has that name.</Command.Empty>
-            {findByWords(entries, ({ name }) => name, asked).map(({ slug, name, mark }) => (
+        <SearchList label={`All ${what}`} placeholder="Search by name" empty="Nothing has that name." current={current}>
+          {(asked) =>
+            findByWords(entries, ({ name }) => name, asked).map(({ slug, name, mark }) => (
               <Command.Item
                 key={slug}
                 value={slug}
@@ -58,9 +50,9 @@ export function ManyTabs({ what, entries, current, to }: Props) {
                 {mark}
                 <span className="truncate">{name}</span>
               </Command.Item>
-            ))}
-          </Command.List>
-        </Command>
+            ))
+          }
+        </SearchList>
       )}
     </Popover>
   );

@@ -38,29 +38,34 @@ function markOf(number: string): DecimalMark {
  * @param decimal the column's decimal mark; by default the one that the number itself shows
  */
 export function parseMeasure(text: string, decimal?: DecimalMark): Measure | undefined {
+  const found = readMeasure(text, decimal);
+  return found && { number: found.number, unit: found.unit };
+}
+
+/** {@link parseMeasure}, with the decimal mark by which it was read. */
+function readMeasure(text: string, decimal?: DecimalMark): (Measure & { mark: DecimalMark }) | undefined {
   const [, digits, unit] = measure.exec(asciiDigits(text.trim())) ?? [];
   if (digits === undefined || unit === undefined) return undefined;
-  const number = Number(plainNumber(digits, decimal ?? markOf(digits)));
-  return Number.isNaN(number) ? undefined : { number, unit: unit.toLowerCase() };
+  const mark = decimal ?? markOf(digits);
+  const number = Number(plainNumber(digits, mark));
+  return Number.isNaN(number) ? undefined : { number, unit: unit.toLowerCase(), mark };
 }
 
 /** Checks whether most of a field's values are numbers with units; undefined if fewer than four in five are. */
 export function findUnits(values: readonly string[]): UnitFinding | undefined {
   const uses = new Map<string, number>();
   const marks = { ".": 0, ",": 0 };
-  let fractions = false;
   for (const value of values) {
-    const found = parseMeasure(value);
+    const found = readMeasure(value);
     if (!found) continue;
     uses.set(found.unit, (uses.get(found.unit) ?? 0) + 1);
-    fractions ||= !Number.isInteger(found.number);
-    if (/[.,]/.test(value) && !Number.isInteger(found.number))
-      marks[markOf(measure.exec(asciiDigits(value.trim()))?.[1] ?? "")]++;
+    if (!Number.isInteger(found.number)) marks[found.mark]++;
   }
   const matching = [...uses.values()].reduce((sum, count) => sum + count, 0);
   if (values.length < 2 || matching * 5 < values.length * 4) return undefined;
   const units = [...uses].sort((a, b) => b[1] - a[1]).map(([unit]) => unit);
   const [unit] = units;
+  const fractions = marks[","] + marks["."] > 0;
   const decimal = marks[","] > marks["."] ? "," : ".";
   return unit === undefined ? undefined : { unit, units, matching, outOf: values.length, fractions, decimal };
 }

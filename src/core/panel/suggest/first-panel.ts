@@ -26,8 +26,11 @@ export const firstPanel = (index: CatalogueIndex, name: string): PanelDocument =
 });
 
 /** The fields of a first panel in order, each with the reason. */
-export function firstFields(index: CatalogueIndex): Ranked[] {
-  const worth = rankFields(index, most).filter(({ score }, at) => at < fewest || score >= minWorth);
+export const firstFields = (index: CatalogueIndex): Ranked[] => firstOf(rankFields(index, most));
+
+/** The fields of a first panel among ranked ones, in order. */
+export function firstOf(ranked: readonly Ranked[]): Ranked[] {
+  const worth = ranked.slice(0, most).filter(({ score }, at) => at < fewest || score >= minWorth);
   return withFewSliders(ordered(worth));
 }
 

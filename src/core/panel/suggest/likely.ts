@@ -1,4 +1,5 @@
 import type { Field } from "../../catalogue/field.ts";
+import { splitCapitals } from "../../catalogue/shown-name.ts";
 
 /** How readily people choose by a known field, relative to 1 for any attribute. Common practice, no source. */
 const byRole: Partial<Record<Field["role"], number>> = {
@@ -50,8 +51,7 @@ const byWord: readonly (readonly [weight: number, words: RegExp])[] = [
 
 /** The separate words of a heading, whatever they were joined with. */
 export const facetHeadingWords = (name: string): string =>
-  name
-    .replace(/(\p{Ll})(\p{Lu})/gu, "$1 $2")
+  splitCapitals(name)
     .replaceAll(/[_\-./]+/g, " ")
     .toLowerCase();
 

@@ -7,7 +7,7 @@ import { withSetting } from "../../settings/settings.ts";
 import { emptyPanel } from "../panel.ts";
 import type { FacetRow, PanelDocument } from "../panel-schema.ts";
 import { newPiece } from "../pieces.ts";
-import { firstFields, reasonFor } from "./first-panel.ts";
+import { firstOf, reasonFor } from "./first-panel.ts";
 import { facetHeadingWords } from "./likely.ts";
 import { type Ranked, rankFields } from "./rank.ts";
 import { suggestFacet, suggestRow } from "./suggest.ts";
@@ -130,9 +130,10 @@ export function fillRecipes(index: CatalogueIndex): FilledRecipe[] {
     const suggestion = suggestFacet(profile);
     return suggestion.worth ? { profile, suggestion, left: answersTo(index, field).left } : undefined;
   };
+  const ranked = rankFields(index, looked);
   const larder: Larder = {
-    ranked: rankFields(index, looked),
-    first: firstFields(index),
+    ranked,
+    first: firstOf(ranked),
     of: (role) => {
       const field = index.catalogue.fields.find((one) => one.role === role);
       return field && pickOf(field);
