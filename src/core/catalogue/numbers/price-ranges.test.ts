@@ -104,6 +104,9 @@ describe("price ranges with round limits", () => {
         expect(scaleOf(ends, bent).stops?.length ?? 0).toBeLessThanOrEqual(700);
       }),
     );
+    // Found by this property: stops above and below 0 count together.
+    const both = { least: -4.791111111153668e-171, most: 9.000000000004999e-157, step: 8.888888888967843e-174 };
+    expect(scaleOf(scaleEnds({ ...both, bent: true, days: false }), true).stops).toBeUndefined();
   });
 
   it("rise, lie inside the values, and leave nothing out", () => {

@@ -91,7 +91,7 @@ function bentStops(min: number, max: number, step: number): number[] {
     .reverse();
   if (max <= 0 || below.length === 0) return below;
   const above = stopsAbove(0, max, step);
-  return above.length === 0 ? [] : [...below, ...above.slice(1)];
+  return above.length === 0 || below.length + above.length > maxStops ? [] : [...below, ...above.slice(1)];
 }
 
 function stopsAbove(min: number, max: number, step: number): number[] {
