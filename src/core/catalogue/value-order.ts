@@ -1,7 +1,3 @@
-import type { Column } from "./catalogue.ts";
-import type { Field } from "./field.ts";
-import { isNumeric, toNumber } from "./field-kinds.ts";
-
 /** Words that have an order of their own. */
 interface Series {
   name: "sizes" | "months" | "days";
@@ -15,15 +11,18 @@ const sizes: readonly Series[] = [
 ];
 
 /** The result of {@link calendarOf} for English, precomputed: computing it would delay the first page. */
-const english: readonly Series[] = [
-  {
-    name: "months",
-    words: "january february march april may june july august september october november december".split(" "),
-  },
-  { name: "months", words: "jan feb mar apr may jun jul aug sep oct nov dec".split(" ") },
-  { name: "days", words: "monday tuesday wednesday thursday friday saturday sunday".split(" ") },
-  { name: "days", words: "mon tue wed thu fri sat sun".split(" ") },
-];
+const english: readonly Series[] = (
+  [
+    ["months", "january february march april may june july august september october november december"],
+    ["days", "monday tuesday wednesday thursday friday saturday sunday"],
+  ] as const
+).flatMap(([name, text]) => {
+  const words = text.split(" ");
+  return [
+    { name, words },
+    { name, words: words.map((word) => word.slice(0, 3)) },
+  ];
+});
 
 /** A name for lookup in a series: abbreviations end in a dot in some languages. */
 const folded = (name: string): string => name.toLowerCase().replace(/\.$/, "");
@@ -85,41 +84,4 @@ export function naturalOrder(names: readonly string[], locale = "en"): (a: strin
     return at < 0 ? words.length : at;
   };
   return (a, b) => place(a) - place(b) || collator.compare(a, b);
-}
-
-/**
- * Each spelling's sort position: its number for numbers and dates (NaN if it isn't one), its rank by name otherwise.
- * Comparing the few distinct texts once is far cheaper than comparing rows.
- */
-export function valuePlaces(field: Field, { spellings }: Column, locale = "en"): Float64Array {
-  if (isNumeric(field)) return Float64Array.from(spellings, (text) => toNumber(text, field.kind));
-  const byName = naturalOrder(spellings, locale);
-  const compare = (a: number, b: number) => byName(spellings[a] ?? "", spellings[b] ?? "");
-  const order = spellings.map((_, code) => code).sort(compare);
-  const places = new Float64Array(spellings.length);
-  order.forEach((code, at) => {
-    const before = order[at - 1];
-    places[code] = before !== undefined && compare(before, code) === 0 ? (places[before] ?? at) : at;
-  });
-  return places;
-}
-
-/**
- * Sorts record indices by keys, ascending or descending; records with a NaN key come last either way, and ties keep
- * their order.
- */
-export function orderBy(records: Uint32Array, keys: readonly { of: Float64Array; down: boolean }[]): Uint32Array {
-  const order = Uint32Array.from(records.keys());
-  order.sort((a, b) => {
-    for (const { of, down } of keys) {
-      const [x, y] = [of[a] ?? Number.NaN, of[b] ?? Number.NaN];
-      const difference =
-        Number.isNaN(x) || Number.isNaN(y)
-          ? Number(Number.isNaN(x)) - Number(Number.isNaN(y))
-          : (x - y) * (down ? -1 : 1);
-      if (difference !== 0) return difference;
-    }
-    return a - b;
-  });
-  return order.map((at) => records[at] ?? 0);
 }

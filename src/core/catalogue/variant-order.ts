@@ -1,5 +1,5 @@
 import type { Catalogue } from "./catalogue.ts";
-import { orderBy, valuePlaces } from "./value-order.ts";
+import { orderBy, valuePlaces } from "./order-by.ts";
 
 /**
  * Sorts variants by the first value that they state for a field: numbers and dates by value, the rest by name with

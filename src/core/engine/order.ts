@@ -1,4 +1,4 @@
-import { orderBy } from "../catalogue/value-order.ts";
+import { orderBy } from "../catalogue/order-by.ts";
 import type { CatalogueIndex } from "./index/catalogue-index.ts";
 import type { Sort } from "./question.ts";
 import { type SortKey, sortKeys } from "./sort-keys.ts";

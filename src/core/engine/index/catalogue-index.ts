@@ -1,7 +1,7 @@
 import { type Catalogue, type Column, productCount, variantCount } from "../../catalogue/catalogue.ts";
 import type { Field } from "../../catalogue/field.ts";
 import { isNested } from "../../catalogue/field-kinds.ts";
-import { valuePlaces } from "../../catalogue/value-order.ts";
+import { valuePlaces } from "../../catalogue/order-by.ts";
 import { type Bitmap, bitmapOf, emptyBitmap, fullBitmap, set } from "./bitmap.ts";
 import { indexNumbers, indexOptions, levelOf, type NumberIndex, type OptionIndex } from "./facet-index.ts";
 import { kept } from "./kept.ts";
