@@ -80,7 +80,7 @@ export default defineConfig({
     assetsInlineLimit: 0,
     modulePreload: false,
     rollupOptions: {
-      input: { page: "src/storefront/shop/page.tsx" },
+      input: { page: "src/storefront/shop/page.tsx", notes: "src/storefront/notes/notes.tsx" },
       treeshake,
       output: {
         // What is shared comes in one piece: two files are fetched sooner than four. Every page needs number lines and

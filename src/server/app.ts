@@ -7,11 +7,13 @@ import type { ToolState } from "../core/api/tool.ts";
 import type { Gate } from "./access/gate.ts";
 import { hostGuard } from "./host-guard.ts";
 import { shedLoad } from "./load-shedding.ts";
-import { api, asFault } from "./routes/api.ts";
+import { api } from "./routes/api.ts";
+import { asFault } from "./routes/as-fault.ts";
 import { costsOf } from "./routes/cost.ts";
 import type { StandIn } from "./routes/handoff.ts";
 import { messagePage } from "./routes/message-page.ts";
 import type { Offload } from "./routes/offload.ts";
+import { noteRoutes } from "./routes/previews.ts";
 import { type StorefrontAssets, shopPages } from "./routes/shop-page.ts";
 import { styles } from "./routes/style.ts";
 import { pictures } from "./routes/swatches.ts";
@@ -50,10 +52,11 @@ function built(root: string): StorefrontAssets {
   const path = join(root, "dist/storefront/names.json");
   const names: Record<string, string> = existsSync(path) ? JSON.parse(readFileSync(path, "utf8")) : {};
   const at = (name: string) => `/storefront/${names[name] ?? `${name}.js`}`;
-  return { script: at("page"), shared: at("shared"), stage: at("stage") };
+  return { script: at("page"), shared: at("shared"), stage: at("stage"), notes: at("notes") };
 }
 const inDevelopment = (root: string): StorefrontAssets => ({
   script: `/@fs${root}/src/storefront/shop/page.tsx`,
+  notes: `/@fs${root}/src/storefront/notes/notes.tsx`,
   development: true,
 });
 
@@ -99,7 +102,7 @@ export function createApp({
   app.use("/api/*", toolHeaders);
   app.get("/api/tool", (c) => c.json({ signedIn: gate !== undefined } satisfies ToolState));
   const line = shedLoad();
-  for (const heavy of ["/shop/*", "/draft/*", "/edition/*", "/api/shops/:shop/*"]) app.use(heavy, line);
+  for (const heavy of ["/shop/*", "/draft/*", "/edition/*", "/preview/*", "/api/shops/:shop/*"]) app.use(heavy, line);
   const warm = (shop: string) => warmShop(app, shop);
   app.route("/api", api({ fork, catalogues, standIn, readers: threads ?? readers, keeps, far, costs, warm }));
   const assets = development ? inDevelopment(root) : built(root);
@@ -107,6 +110,9 @@ export function createApp({
   app.route("/shop", shopPages({ ...pages, of: "shoppers" }));
   app.route("/draft", shopPages({ ...pages, of: "draft" }));
   app.route("/edition", shopPages({ ...pages, of: "edition" }));
+  app.route("/preview", shopPages({ ...pages, of: "preview" }));
+  app.use("/preview-notes/*", toolHeaders);
+  app.route("/preview-notes", noteRoutes(fork));
   app.route("/storefront", styles());
   serveFiles(app, root, pictures(fork));
   app.onError((error, c) => {

@@ -5,10 +5,15 @@ declare const made: unique symbol;
 /** A key of a cache, which only {@link cacheKey} makes. */
 export type CacheKey = string & { readonly [made]: true };
 
-/** The state of a shop in a response: the draft, or an edition by number. */
-export type ShopState = number | "draft";
+/** A shared preview, by the secret key in its address. */
+export interface PreviewState {
+  preview: string;
+}
 
-/** The draft is for designers only; what is published is for anyone. */
+/** The state of a shop in a response: the draft, an edition by number, or a shared preview. */
+export type ShopState = number | "draft" | PreviewState;
+
+/** The draft is for designers only; what is published is for anyone, and a preview for anyone who knows its key. */
 export const audienceOf = (state: ShopState): Audience => (state === "draft" ? "designers" : "anyone");
 
 /**

@@ -41,7 +41,7 @@ export async function openShop(source: ShopSource, catalogues: Catalogues, base:
   const around: Around = {
     shop: {
       ...{ slug: shop.slug, name: shop.name, currency: shop.currency, bars, menu, search },
-      suggest: `${apiOf(source)}/suggest${queryOf({ ...editionQuery(source), q: "" })}`,
+      suggest: `${apiOf(source)}/suggest${queryOf({ ...stateQuery(source), q: "" })}`,
     },
     base,
     language,
@@ -84,7 +84,7 @@ export async function bootOf(
   const { language, base } = around;
   const words = wordsOf(language);
   const withText = stage || showsText(page.layout) || searchesText(facts.index.catalogue.fields, pages);
-  const of = editionQuery(source);
+  const of = stateQuery(source);
   // On the stage a facet of any field may be added, so all fields are needed.
   const only = stage ? undefined : fieldsOfPage(facts.index, page, panels, pages.search);
   return {
@@ -107,8 +107,10 @@ export async function bootOf(
 const apiOf = ({ shop }: ShopSource): string => `/api/shops/${encodeURIComponent(shop.slug)}`;
 
 /** The query of every request of a page, so that it is answered from the state the page was drawn from. */
-const editionQuery = ({ edition }: ShopSource): Record<string, string> =>
-  edition === undefined ? {} : { edition: String(edition) };
+const stateQuery = ({ state }: ShopSource): Record<string, string> => {
+  if (state === "draft") return {};
+  return typeof state === "number" ? { edition: String(state) } : { preview: state.preview };
+};
 
 const queryOf = (members: Readonly<Record<string, string>>): string => {
   const query = new URLSearchParams(members).toString();

@@ -105,6 +105,43 @@ describe("a server that is open to a network", () => {
       expect([path, (await get(path)).status]).toEqual([path, path.endsWith("api/shops") ? 401 : 302]);
   });
 
+  it("shows a preview and its notes to who knows its key, and nothing else", async () => {
+    const cookie = cookieOf(await signIn({ password: "long enough" }));
+    const send = (path: string, body: unknown, headers: Record<string, string> = {}, method = "POST") =>
+      app.request(`http://tool.example${path}`, {
+        method,
+        headers: { ...own, "content-type": "application/json", ...headers },
+        body: JSON.stringify(body),
+      });
+    expect((await send("/api/shops/larkmoss-nursery/previews", {})).status).toBe(401);
+    const { key, address } = await (await send("/api/shops/larkmoss-nursery/previews", {}, { cookie })).json();
+    expect(Buffer.from(key, "base64url")).toHaveLength(15);
+    const page = await get(address);
+    expect(page.status).toBe(200);
+    // The page asks for nothing that it may not have.
+    const asked = [...(await page.text()).matchAll(/"(?:data|suggest)":"([^"]+)"/g)].map(([, path]) => `${path}x`);
+    expect(asked).toHaveLength(2);
+    for (const path of asked) expect([path, (await get(path.replace("=x", "="))).status]).toEqual([path, 200]);
+    const note = { name: "Ines", text: "Larger", place: { page: "/", words: "", x: 0.5, y: 0.25 } };
+    expect((await send(`/preview-notes/${key}`, note)).status).toBe(201);
+    expect(await (await get(`/preview-notes/${key}`)).json()).toMatchObject([note]);
+    for (const bad of [{ ...note, name: " " }, { ...note, text: "" }, { ...note, more: 1 }, { ...note, place: {} }, 7])
+      expect([bad, (await send(`/preview-notes/${key}`, bad)).status]).toEqual([bad, 400]);
+    // Other sites can't pin notes, and strangers can't answer them or list them all.
+    expect((await send(`/preview-notes/${key}`, note, { origin: "http://evil.example" })).status).toBe(403);
+    expect((await send("/api/shops/larkmoss-nursery/notes/1", { done: true }, {}, "PUT")).status).toBe(401);
+    expect((await get("/api/shops/larkmoss-nursery/previews")).status).toBe(401);
+    expect((await get(`/api/shops/larkmoss-nursery/source?preview=${key}`)).status).toBe(401);
+    for (const wrong of ["", "x", `${key}x`, key.toLowerCase(), "1", "draft"]) {
+      expect([wrong, (await get(`/preview/${wrong}/`)).status]).toEqual([wrong, 404]);
+      const data = await get(`/api/shops/larkmoss-nursery/data?preview=${wrong}`);
+      expect([wrong, data.status]).toEqual([wrong, 404]);
+    }
+    await send(`/api/shops/larkmoss-nursery/previews/${key}`, { ended: true }, { cookie }, "PUT");
+    for (const path of [address, `/preview-notes/${key}`, `/api/shops/larkmoss-nursery/data?preview=${key}`])
+      expect([path, (await get(path)).status]).toEqual([path, 410]);
+  });
+
   it("answers questions about the draft to nobody else, whatever a designer has asked before", async () => {
     const ask = (query: string, headers: Record<string, string> = {}) =>
       app.request(`http://tool.example/api/shops/larkmoss-nursery/ask${query}`, {

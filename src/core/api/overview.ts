@@ -29,6 +29,8 @@ export const shopOverview = exact({
     .concat(exact({ differences: count() }))
     .optional()
     .default(undefined),
+  /** Notes on previews that are not done. */
+  notes: count(),
   /** Steps that are done in all documents. */
   steps: count(),
 });

@@ -16,7 +16,7 @@ export async function overviewOf(
   whole: WholeShop,
   facts: LocalFacts,
   book: SwatchBook,
-): Promise<Omit<ShopOverview, "edition" | "steps">> {
+): Promise<Omit<ShopOverview, "edition" | "notes" | "steps">> {
   const { catalogue } = facts.index;
   const findings = { error: 0, warning: 0, note: 0 };
   for (const { level } of await checkPanels(whole, facts)) findings[level]++;

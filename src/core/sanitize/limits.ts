@@ -38,6 +38,8 @@ export const limits = {
   visitBatch: limit(64 * 1024, "bytes", "lines about visits that a page sends at once"),
   visitBatches: limit(300, "", "times that pages send visits of a shop within ten seconds"),
   keptVisits: limit(256 * MB, "bytes", "lines about visits that are kept for a shop"),
+  previewNotes: limit(500, "", "notes on one preview"),
+  notesAtOnce: limit(20, "", "notes on one preview within ten seconds"),
   waiting: limit(256, "", "requests for pages and answers in progress at once"),
   quickWork: limit(20, "s", "the work for a page or an answer"),
   longWork: limit(300, "s", "the work for an import, an export or a handoff"),

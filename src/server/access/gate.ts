@@ -12,12 +12,15 @@ import { LoginDelays, PasswordQueue, Sessions, sessionSeconds } from "./sessions
 
 const cookie = "zt-session";
 
-/** Paths that shoppers may see without signing in: published pages, their files, and their requests. */
-const open = /^\/(?:shop|edition|storefront|pictures|demo\/pictures)\//;
+/**
+ * Paths that anybody may see without signing in: published pages, their files, and previews, whose addresses are
+ * secret.
+ */
+const open = /^\/(?:shop|edition|preview|preview-notes|storefront|pictures|demo\/pictures)\//;
 const asked = /^\/api\/shops\/[^/]+\/(?:ask|data|suggest)$/;
 
 /**
- * Whether a request is about an edition, which anybody may read; requests about the draft, or invalid ones, are not
+ * Whether a request is about an edition or a shared preview, which anybody may read; requests about the draft, or invalid ones, are not
  * public.
  */
 function isPublic(c: Context): boolean {

@@ -16,7 +16,7 @@ import { wholeSource } from "../store/whole-source.ts";
 export async function openWhole(whole: WholeShop, site: Site, language: string | undefined): Promise<BootShop> {
   const source = wholeSource({
     key: "handoff",
-    edition: undefined,
+    state: "draft",
     shop: { id: 0, slug: "shop", name: whole.name, currency: whole.currency, variantCount: 0 },
     open: async () => whole,
     placed: (document) => withPicturesAt(document, (picture) => `${site.at}pictures/${picture}`),

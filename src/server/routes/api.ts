@@ -1,17 +1,17 @@
 import { Hono } from "hono";
 import { shopChange } from "../../core/api/shop.ts";
-import { CatalogueError, problemText } from "../../core/catalogue/problem.ts";
-import { InvalidDocument } from "../../core/document/schema.ts";
-import { limits, quotable } from "../../core/sanitize/limits.ts";
+import { limits } from "../../core/sanitize/limits.ts";
 import { HttpError } from "../http-error.ts";
 import { changeShop, removedShops, removeShop, restoreShop, retentionDays } from "../store/removal.ts";
 import { listShops, shopSummaryOf } from "../store/shops.ts";
+import { asFault } from "./as-fault.ts";
 import { type CatalogueOptions, catalogueRoutes } from "./catalogue.ts";
 import { documentRoutes } from "./documents.ts";
 import { editionRoutes } from "./editions.ts";
 import { folderRoutes } from "./folders.ts";
 import { handoffRoutes, type StandIn } from "./handoff.ts";
 import { overviewRoutes } from "./overview.ts";
+import { previewRoutes } from "./previews.ts";
 import { bodyOf, limit, parsedBody, shopOf } from "./request.ts";
 import { swatchRoutes } from "./swatches.ts";
 import { visitRoutes } from "./visits.ts";
@@ -34,6 +34,7 @@ export function api(options: ApiOptions): Hono {
   app.route("/", folderRoutes(fork, readers, costs));
   app.route("/", handoffRoutes(fork, standIn, costs));
   app.route("/", overviewRoutes(fork, catalogues, costs));
+  app.route("/", previewRoutes(fork, costs));
   app.route("/", visitRoutes(fork, costs));
 
   app.get("/shops", async (c) => {
@@ -78,15 +79,4 @@ export function api(options: ApiOptions): Hono {
     return c.json({ error: fault.message, ...fault.detail }, fault.status);
   });
   return app;
-}
-
-/** Converts known errors to a response; others are logged and reported without details. */
-export function asFault(error: Error): HttpError {
-  if (error instanceof HttpError) return error;
-  if (error instanceof CatalogueError)
-    return new HttpError(422, problemText(error.problem), { problem: error.problem });
-  if (error instanceof InvalidDocument)
-    return new HttpError(422, `This is not a valid ${error.what}: ${quotable(error.message)}.`, { path: error.path });
-  console.error(error);
-  return new HttpError(500, "Something went wrong on the server. Nothing was changed; try again.");
 }

@@ -114,7 +114,7 @@ export function catalogueRoutes({ fork, catalogues, readers, keeps, far, costs }
   app.post("/shops/:shop/ask", limit(limits.question), async (c) => {
     const state = stateAsked(c);
     const [who, shop] = [audienceOf(state), c.req.param("shop")];
-    const of = cacheKey(who, "source", catalogues.forgotten, shop, state);
+    const of = cacheKey(who, "source", catalogues.forgotten, shop, JSON.stringify(state));
     const answer = async (sent: string): Promise<RenderedResponse> => {
       const { facts } = await loaded.get(of, async () => catalogues.get(await sourceFor(fork(), c)));
       const { has, ...question } = parsedBody(wireQuestion, jsonOf(sent));

@@ -8,6 +8,7 @@ import { stepsDone } from "../store/documents.ts";
 import { draftOf } from "../store/draft-source.ts";
 import { listEditions, stateOf } from "../store/editions.ts";
 import { shopGround } from "../store/looks.ts";
+import { countOpenNotes } from "../store/previews.ts";
 import type { Costs } from "./cost.ts";
 import { shopOf } from "./request.ts";
 
@@ -28,6 +29,7 @@ export function overviewRoutes(fork: () => SqlEntityManager, catalogues: Catalog
     return c.json({
       ...(await overviewOf(whole, facts, await swatches.resolve(source, ground))),
       ...(newest ? { edition: { ...newest, differences } } : {}),
+      notes: await countOpenNotes(em, shop),
       steps: await stepsDone(em, shop),
     } satisfies ShopOverview);
   });

@@ -9,6 +9,7 @@ import { HttpError, noShop } from "../http-error.ts";
 import { draftOf } from "../store/draft-source.ts";
 import { editionOf } from "../store/editions.ts";
 import type { Shop } from "../store/entities.ts";
+import { sourceOfPreview } from "../store/previews.ts";
 import { findShop, findShopRef } from "../store/shops.ts";
 import type { ShopSource } from "../store/source.ts";
 
@@ -36,11 +37,12 @@ export async function shopRefOf(em: SqlEntityManager, slug: string) {
 }
 
 /**
- * The state of a shop that a page's request is about: `?edition=` with a number, or the draft without it.
+ * The state of a shop that a page's request is about: `?edition=` with a number, `?preview=` with a key, or the draft.
  * @throws Fault
  */
 export function stateAsked({ req }: Context): ShopState {
-  const edition = req.query("edition");
+  const [edition, preview] = [req.query("edition"), req.query("preview")];
+  if (preview !== undefined) return { preview };
   if (edition === undefined) return "draft";
   if (!/^[1-9]\d{0,8}$/.test(edition)) throw noSuchEdition(edition);
   return Number(edition);
@@ -49,11 +51,12 @@ export function stateAsked({ req }: Context): ShopState {
 const noSuchEdition = (edition: string) =>
   new HttpError(404, `This shop has no edition “${edition.slice(0, 20)}”. Choose one of those under Editions.`);
 
-/** The source for a page's requests: the draft, or the edition it was drawn from. @throws Fault */
+/** The source for a page's requests: the draft, or the snapshot it was drawn from. @throws Fault */
 export async function sourceFor(em: SqlEntityManager, c: Context): Promise<ShopSource> {
   const state = stateAsked(c);
   const shop = await shopRefOf(em, c.req.param("shop") ?? "");
   if (state === "draft") return draftOf(em, shop);
+  if (typeof state === "object") return sourceOfPreview(em, shop, state.preview);
   const source = await editionOf(em, shop, state);
   if (!source) throw noSuchEdition(String(state));
   return source;
@@ -146,7 +149,7 @@ export const attachment = (body: string | Uint8Array, type: string, name: string
   });
 
 /** A state of a shop from an address. @throws Fault */
-export function stateIn(text: string | undefined): ShopState {
+export function stateIn(text: string | undefined): number | "draft" {
   if (text === "draft") return text;
   if (text !== undefined && /^[1-9]\d{0,8}$/.test(text)) return Number(text);
   throw new HttpError(

@@ -6,6 +6,7 @@ import { productOf } from "../../core/engine/cards/product.ts";
 import { plainCounts } from "../../core/engine/remote-engine.ts";
 import { productAt } from "../../core/page/page-list.ts";
 import { jsonInMarkup } from "../../core/sanitize/json-in-markup.ts";
+import type { NotesBoot } from "../../storefront/notes/notes-boot.ts";
 import { displaysOf } from "../../storefront/page/page-panel.ts";
 import type { Boot } from "../../storefront/shop/boot.ts";
 import { drawNoPage, drawPage, drawProduct } from "../../storefront/shop/draw-page.tsx";
@@ -18,9 +19,10 @@ import { type BootShop, bootOf, lookOf, openShop, type PageLook } from "../shop-
 import type { Catalogues } from "../store/catalogues.ts";
 import { draftOf } from "../store/draft-source.ts";
 import { editionOf } from "../store/editions.ts";
+import { openPreview, sourceOfPreview } from "../store/previews.ts";
 import type { ShopSource } from "../store/source.ts";
 import { WriteScopedCache } from "../store/write-scoped-cache.ts";
-import { asFault } from "./api.ts";
+import { asFault } from "./as-fault.ts";
 import { messagePage } from "./message-page.ts";
 import { type Offload, renderedOf } from "./offload.ts";
 import { shopRefOf } from "./request.ts";
@@ -33,12 +35,14 @@ export interface StorefrontAssets {
   /** The shared chunk, and the additional script of the designer's stage, if built. */
   shared?: string;
   stage?: string;
+  /** The additional script of shared previews. */
+  notes?: string;
   /** They come from Vite's development server, which notifies pages of changes by a socket. */
   development?: boolean;
 }
 
-/** The state that pages are drawn from: the one for shoppers, the draft, or an edition by its number. */
-export type PagesOf = "shoppers" | "draft" | "edition";
+/** The state that pages are drawn from: the one for shoppers, the draft, an edition by its number, or a preview. */
+export type PagesOf = "shoppers" | "draft" | "edition" | "preview";
 
 interface PageSource {
   source: ShopSource;
@@ -46,10 +50,13 @@ interface PageSource {
   base: string;
   /** Label of the state, if it isn't the one for shoppers. */
   mark: StateMark | undefined;
+  /** Key of the preview, if it is one. */
+  preview?: string;
 }
 
 /** The source of a page. @throws Fault if there is none */
 async function sourceAt(em: SqlEntityManager, of: PagesOf, slug: string, number: string): Promise<PageSource> {
+  if (of === "preview") return previewAt(em, number);
   const shop = await shopRefOf(em, slug);
   const place = encodeURIComponent(shop.slug);
   const newest = await editionOf(em, shop);
@@ -71,7 +78,7 @@ async function sourceAt(em: SqlEntityManager, of: PagesOf, slug: string, number:
           404,
           `${shop.name} has no edition “${number.slice(0, 20)}”. Choose one of those under Editions.`,
         );
-      const mark = n === newest?.edition ? undefined : { words: `Edition ${n}`, ...link };
+      const mark = n === newest?.state ? undefined : { words: `Edition ${n}`, ...link };
       return { source, base: `/edition/${place}/${n}`, mark };
     }
     case "shoppers":
@@ -83,6 +90,15 @@ async function sourceAt(em: SqlEntityManager, of: PagesOf, slug: string, number:
       return { source: newest, base: `/shop/${place}`, mark: undefined };
   }
 }
+
+/** The source of a preview's page. Nothing on it leads into the tool. @throws Fault */
+async function previewAt(em: SqlEntityManager, key: string): Promise<PageSource> {
+  const { shop, createdAt } = await openPreview(em, key);
+  const source = await sourceOfPreview(em, shop, key);
+  return { source, base: `/preview/${key}`, mark: { words: `Preview of ${when.format(createdAt)}` }, preview: key };
+}
+
+const when = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" });
 
 export interface ShopPagesOptions {
   fork: () => SqlEntityManager;
@@ -117,7 +133,7 @@ export function shopPages({ fork, catalogues, assets, of, keeps, far }: ShopPage
 
   const kept = new ResponseCache();
   const sources = new WriteScopedCache<PageSource>();
-  const root = of === "edition" ? "/:shop/:n" : "/:shop";
+  const root = { shoppers: "/:shop", draft: "/:shop", edition: "/:shop/:n", preview: "/:n" }[of];
   // A shared link without the slash keeps its choices.
   app.get(root, (c) => c.redirect(`${c.req.path}/${new URL(c.req.url).search}`));
   app.get(`${root}/*`, async (c) => {
@@ -128,10 +144,11 @@ export function shopPages({ fork, catalogues, assets, of, keeps, far }: ShopPage
     const [slug, n] = [c.req.param("shop") ?? "", c.req.param("n") ?? ""];
     const find = () => sourceAt(fork(), of, slug, n);
     // A draft is read for every page, an edition only once.
-    const { source, base, ...told } =
+    const { source, base, preview, ...told } =
       of === "draft" ? await find() : await sources.get(cacheKey("anyone", "source", of, slug, n), find);
     // In a frame of the tool, the label is above the frame.
     const mark = c.req.header("sec-fetch-dest") === "iframe" ? undefined : told.mark;
+    const notes = preview === undefined ? [] : notesScript(preview, base, assets);
     const draw = async (): Promise<RenderedResponse> => {
       const shop = await openShop(source, catalogues, base, c.req.query("lang"));
       const place = pathname.slice(shop.around.base.length);
@@ -139,17 +156,20 @@ export function shopPages({ fork, catalogues, assets, of, keeps, far }: ShopPage
       const product = id === undefined ? undefined : productOf(shop.facts.index, id);
       if (product) {
         const chosen = Number(c.req.query("variant") ?? 1) - 1;
-        const page = await stillAround(drawProduct(shop.around, product, chosen), shop, mark);
+        const page = await stillAround(drawProduct(shop.around, product, chosen), shop, mark, notes);
         return { text: String(page), status: 200 };
       }
       const boot = await bootOf(shop, addressIn(place), {
         panel: c.req.query("panel"),
         stage: of === "draft" && c.req.query("stage") !== undefined,
       });
-      if (!boot) return { text: String(await stillAround(drawNoPage(shop.around), shop, mark)), status: 404 };
+      if (!boot) return { text: String(await stillAround(drawNoPage(shop.around), shop, mark, notes)), status: 404 };
       const look = await lookOf(shop, boot.panels, boot.stage);
       const drawn = await drawPage(boot, shop.facts, search);
-      return { text: String(await pageAround(drawn, boot, look, assets, boot.stage ? undefined : mark)), status: 200 };
+      return {
+        text: String(await pageAround(drawn, boot, look, assets, boot.stage ? undefined : mark, notes)),
+        status: 200,
+      };
     };
     const make = async () => (far ? renderedOf(await far(c)) : draw());
     // An edition never changes, and so neither does its drawn page.
@@ -193,6 +213,7 @@ function pageAround(
   look: PageLook,
   { script, shared, stage }: StorefrontAssets,
   mark: StateMark | undefined,
+  notes: unknown[],
 ) {
   const displays = displaysOf(boot.panels);
   const style = styleAddress(displays, boot.limits, boot.stage);
@@ -206,22 +227,31 @@ function pageAround(
       ),
     ],
     // After the visible content, so that it appears first.
-    [jsonScript("zt-boot", boot), jsonScript("zt-drawn", drawn)],
+    [jsonScript("zt-boot", boot), jsonScript("zt-drawn", drawn), ...notes],
   );
 }
+
+/** The script that pins notes to a preview's pages, with what it needs to know. */
+const notesScript = (preview: string, base: string, { notes }: StorefrontAssets) =>
+  notes === undefined
+    ? []
+    : [
+        jsonScript("zt-notes-boot", { address: `/preview-notes/${preview}`, base } satisfies NotesBoot),
+        html`<script type="module" src="${notes}"></script>`,
+      ];
 
 const jsonScript = (id: string, value: unknown) =>
   html`<script type="application/json" id="${id}">${raw(jsonInMarkup(value, plainCounts))}</script>`;
 
 /** A static page. */
-async function stillAround(body: string, shop: BootShop, mark: StateMark | undefined) {
+async function stillAround(body: string, shop: BootShop, mark: StateMark | undefined, notes: unknown[]) {
   const { around, settings } = shop;
   const style = styleAddress([], settings.limits, false);
   return document(
     body,
     { ...around, title: around.shop.name, style, look: await lookOf(shop, [], false), stage: false, mark },
     [],
-    [],
+    notes,
   );
 }
 

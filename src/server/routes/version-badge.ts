@@ -1,10 +1,10 @@
 import { html } from "hono/html";
 
-/** Label of a page that shows another state than shoppers get, with a link to theirs. */
+/** Label of a page in a state that shoppers don't see, with a link to theirs if the reader may follow it. */
 export interface StateMark {
   words: string;
-  href: string;
-  link: string;
+  href?: string;
+  link?: string;
 }
 
 /** Shown in the corner of the page's first bar, where it scrolls away and covers nothing. */
@@ -13,4 +13,4 @@ export const versionBadge = ({ words, href, link }: StateMark) => html`<style>
     .tool-state a { color: #ffc59a; pointer-events: auto; }
     @media print { .tool-state { display: none; } }
   </style>
-  <aside class="tool-state" aria-label="State of this page"><span>${words}</span><a href="${href}">${link}</a></aside>`;
+  <aside class="tool-state" aria-label="State of this page"><span>${words}</span>${href === undefined ? "" : html`<a href="${href}">${link}</a>`}</aside>`;

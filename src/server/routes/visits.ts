@@ -4,6 +4,7 @@ import { bodyLimit } from "hono/body-limit";
 import { visitCollecting, visitFile, visitSources } from "../../core/api/visit-report.ts";
 import { limits, limitText } from "../../core/sanitize/limits.ts";
 import { HttpError } from "../http-error.ts";
+import { Rate } from "../rate.ts";
 import { collectVisits, eraseVisits, keepVisitFile, setVisitDays, visitState } from "../store/visits.ts";
 import type { Costs } from "./cost.ts";
 import { bodyOf, limit, parsedBody, shopOf } from "./request.ts";
@@ -43,27 +44,6 @@ export function visitRoutes(fork: () => SqlEntityManager, { long }: Costs): Hono
 }
 
 const sourceIn = (text: string | undefined) => visitSources.find((one) => one === text);
-
-/** Limits how often something may happen in ten seconds, by name. */
-class Rate {
-  #most: number;
-  #now = 0;
-  #counts = new Map<string, number>();
-
-  constructor(most: number) {
-    this.#most = most;
-  }
-
-  /** Whether it may happen once more. */
-  takes(name: string): boolean {
-    const now = Math.floor(Date.now() / 10_000);
-    if (now !== this.#now) this.#counts.clear();
-    this.#now = now;
-    const count = (this.#counts.get(name) ?? 0) + 1;
-    this.#counts.set(name, count);
-    return count <= this.#most;
-  }
-}
 
 /**
  * Takes in the lines that pages of any site send about visits. Beacons carry no cookies that matter here, and nothing is

@@ -13,6 +13,7 @@ import { Removed } from "../migrations/2026-11-27-removed.ts";
 import { PastCatalogues } from "../migrations/2026-11-28-past-catalogues.ts";
 import { StepTimes } from "../migrations/2026-11-30-step-times.ts";
 import { Visits } from "../migrations/2026-11-30-visits.ts";
+import { Previews } from "../migrations/2026-12-01-previews.ts";
 import { backUp, completeRestore } from "./backup.ts";
 import { checkFile, writeApplicationId } from "./check-file.ts";
 import { busyTimeout, CarefulDialect, type RawConnection } from "./dialect.ts";
@@ -24,6 +25,8 @@ import {
   PastCatalogueSchema,
   PastPartSchema,
   PictureSchema,
+  PreviewNoteSchema,
+  PreviewSchema,
   ShopSchema,
   StepSchema,
   VisitBatchSchema,
@@ -43,6 +46,7 @@ const migrations = [
   { name: "2026-11-28-past-catalogues", class: PastCatalogues },
   { name: "2026-11-30-step-times", class: StepTimes },
   { name: "2026-11-30-visits", class: Visits },
+  { name: "2026-12-01-previews", class: Previews },
 ];
 
 /** Names of all migrations, the oldest first. */
@@ -102,6 +106,7 @@ const connect = (file: string, habits: readonly string[]): Promise<MikroORM> =>
     entities: [
       ...[ShopSchema, CataloguePartSchema, DocumentSchema, StepSchema, PictureSchema],
       ...[EditionSchema, ContentSchema, PastCatalogueSchema, PastPartSchema, VisitBatchSchema, VisitFileSchema],
+      ...[PreviewSchema, PreviewNoteSchema],
     ],
     extensions: [Migrator],
     migrations: { migrationsList: migrations, snapshot: false, silent: true },

@@ -8,7 +8,7 @@ import { draftKey, type ShopSource, type StoredShopHead } from "./source.ts";
 export const draftOf = (em: SqlEntityManager, shop: StoredShopHead): ShopSource => ({
   key: draftKey(shop),
   shop,
-  edition: undefined,
+  state: "draft",
   read: (kind, slug) => readDocument(em, shop, kind, slug),
   version: (kind, slug) => versionOf(em, shop, kind, slug),
   first: (kind) => firstDocument(em, shop, kind),

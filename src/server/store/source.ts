@@ -1,17 +1,18 @@
 import type { Catalogue } from "../../core/catalogue/catalogue.ts";
 import type { DocumentKind } from "../../core/document/kind.ts";
+import type { ShopState } from "../cache-key.ts";
 import type { Shop } from "./entities.ts";
 
 /** A shop's data, whatever the source of its pages. */
 export type StoredShopHead = Pick<Shop, "id" | "slug" | "name" | "currency" | "variantCount">;
 
-/** The source of a shop's pages: the draft, or an edition, which never changes. */
+/** The source of a shop's pages: the draft, or a snapshot, which never changes. */
 export interface ShopSource {
   /** Its name in caches. */
   readonly key: string;
   readonly shop: StoredShopHead;
-  /** Number of the edition; undefined for the draft. */
-  readonly edition: number | undefined;
+  /** Requests of its pages are answered from the same state. */
+  readonly state: ShopState;
   /** A document and its version; undefined if there is none with this slug. */
   read<D extends object>(kind: DocumentKind<D>, slug?: string): Promise<{ version: number; document: D } | undefined>;
   /** Version of a document, without reading it; 0 if never saved. */

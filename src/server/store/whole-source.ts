@@ -3,7 +3,7 @@ import type { WholeShop } from "../../core/shop/archive/whole-shop.ts";
 import { eachDocument } from "../../core/shop/documents.ts";
 import type { ShopSource, StoredShopHead } from "./source.ts";
 
-interface Wanted extends Pick<ShopSource, "key" | "edition"> {
+interface Wanted extends Pick<ShopSource, "key" | "state"> {
   shop: StoredShopHead;
   open(): Promise<WholeShop>;
   /** Sets the addresses of the shop's pictures in a document. */
@@ -11,10 +11,10 @@ interface Wanted extends Pick<ShopSource, "key" | "edition"> {
 }
 
 /** A whole, unchanging shop as a source of pages. */
-export const wholeSource = ({ key, edition, shop, open, placed }: Wanted): ShopSource => ({
+export const wholeSource = ({ key, state, shop, open, placed }: Wanted): ShopSource => ({
   key,
   shop,
-  edition,
+  state,
   async read<D extends object>(kind: DocumentKind<D>, slug?: string) {
     const document = documentIn(await open(), kind, kind.many ? slug : undefined);
     return document && { version: 1, document: placed(document) };

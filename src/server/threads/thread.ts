@@ -1,7 +1,7 @@
 /** A worker thread: the same server over the same file, read-only, for work that takes the processor long. */
 import { move, transferableSymbol, valueSymbol, workerData } from "piscina";
 import { createApp } from "../app.ts";
-import { asFault } from "../routes/api.ts";
+import { asFault } from "../routes/as-fault.ts";
 import type { Sent } from "../routes/request.ts";
 import { Catalogues } from "../store/catalogues.ts";
 import { openForReading } from "../store/database.ts";

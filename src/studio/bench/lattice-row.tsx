@@ -1,7 +1,8 @@
 import { useSortable } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import { ChevronDown, GripVertical } from "lucide-react";
-import { memo } from "react";
+import { memo, useCallback } from "react";
+import type { PreviewNote } from "../../core/api/preview.ts";
 import type { FacetAnswer } from "../../core/engine/answer.ts";
 import { visitsWord } from "../../core/findings/visit-use.ts";
 import { setLabel } from "../../core/panel/edit.ts";
@@ -12,6 +13,7 @@ import { pieceOf } from "../../core/panel/pieces.ts";
 import { rowTitle } from "../../core/panel/row-title.ts";
 import { bands } from "../../core/settings/band.ts";
 import { Opens } from "../numbers/opens.tsx";
+import { RowNotes } from "../previews/row-notes.tsx";
 import { LabelField } from "../shell/label-field.tsx";
 import { percent } from "../shell/percent.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
@@ -86,8 +88,9 @@ function DrawnRow({ row, pointed }: { row: Row; pointed: boolean }) {
 
 /** Everything except the handle. Not rerendered while rows are dragged. */
 const RowParts = memo(function RowParts({ row, title, unfolded }: { row: Row; title: string; unfolded: boolean }) {
-  const { profileOf } = useOpenShop();
-  const { panel, session } = useBench();
+  const { profileOf, shop } = useOpenShop();
+  const { panel, session, slug } = useBench();
+  const ofRow = useCallback(({ place }: PreviewNote) => place.panel === slug && place.row === row.id, [slug, row.id]);
   const changed = isFacet(row) ? Object.keys(row.settings).length + (row.options ? 1 : 0) + apartOf(row) : 0;
   return (
     <>
@@ -100,9 +103,10 @@ const RowParts = memo(function RowParts({ row, title, unfolded }: { row: Row; ti
             save={(label) => panel.getState().apply(setLabel(row.id, label, title))}
           />
           <span className="ms-auto flex items-center">
+            <RowNotes shop={shop.slug} about={title} belongs={ofRow} />
             {changed > 0 ? (
               <span
-                className="px-1 text-[12px] whitespace-nowrap text-quiet tabular-nums max-sm:hidden"
+                className="px-1 text-[12px] whitespace-nowrap text-quiet tabular-nums group-has-[[data-notes]]:hidden max-sm:hidden"
                 title={`${changed} not at their default`}
               >
                 {changed} changed

@@ -1,11 +1,14 @@
 import { ChevronDown } from "lucide-react";
+import { useCallback } from "react";
+import type { PreviewNote } from "../../core/api/preview.ts";
 import { type Band, bands, isOwn, resolve } from "../../core/settings/band.ts";
 import { fitsPage, placementPictures, placements } from "../../core/settings/placement.ts";
+import { RowNotes } from "../previews/row-notes.tsx";
 import { PlacementGlyph } from "../shell/placement-glyph.tsx";
 import { Popover } from "../shell/popover.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { BandCell } from "./band-cell.tsx";
-import { useBench, useSession } from "./bench-context.ts";
+import { useBench, usePanel, useSession } from "./bench-context.ts";
 import { columns } from "./columns.ts";
 import { PanelSettings } from "./panel-settings.tsx";
 import { followOn, placeOn } from "./place.ts";
@@ -13,7 +16,15 @@ import { usePlacement } from "./use-placement.ts";
 
 /** The panel's own row: its placement on each band. */
 export function PlacementRow() {
-  const { session } = useBench();
+  const { shop } = useOpenShop();
+  const { session, slug } = useBench();
+  const rows = usePanel(({ document }) => document.rows);
+  // Notes on pages and products, and on rows of this panel that are gone.
+  const elsewhere = useCallback(
+    ({ place }: PreviewNote) =>
+      place.row === undefined || (place.panel === slug && !rows.some(({ id }) => id === place.row)),
+    [slug, rows],
+  );
   const { placement, byPage } = usePlacement();
   const unfolded = useSession((state) => state.unfolded === "panel");
   return (
@@ -30,6 +41,7 @@ export function PlacementRow() {
               {byPage ? ", set by this page" : ""}
             </span>
           </span>
+          <RowNotes shop={shop.slug} about="pages and products" belongs={elsewhere} />
           <button
             type="button"
             className="grid size-6 place-items-center rounded-md text-quiet opacity-0 hover:bg-base-100 hover:text-base-content focus-visible:opacity-100 group-hover:opacity-100"

@@ -1,4 +1,8 @@
 import { useMemo, useState } from "react";
+import { useSearchParams } from "react-router";
+import { PreviewList } from "../previews/preview-list.tsx";
+import { SharePreview } from "../previews/share-preview.tsx";
+import { usePreviews } from "../previews/use-previews.ts";
 import { Fault } from "../shell/alert.tsx";
 import { Commands } from "../shell/commands.tsx";
 import { HistoryButtons } from "../shell/history-buttons.tsx";
@@ -13,13 +17,23 @@ import { PublishCard } from "./publish-card.tsx";
 import { TwoPages } from "./two-pages.tsx";
 import { type EditionState, useDifferences, useEditions, useNewFindings } from "./use-editions.ts";
 
+const tabs = [
+  { name: "differences", label: "What changed" },
+  { name: "site", label: "Handoff" },
+  { name: "previews", label: "Previews" },
+] as const;
+type Tab = (typeof tabs)[number]["name"];
+
 /** The editions, what changed since, and publishing. */
 export function EditionsView() {
   const { shop, settings, pages } = useOpenShop();
   const { data: editions, error, mutate } = useEditions(shop.slug);
   const [chosen, choose] = useState<{ from?: EditionState; to?: EditionState }>({});
-  const [shown, show] = useState<"differences" | "site">("differences");
+  const [query, setQuery] = useSearchParams();
+  const shown = tabs.find(({ name }) => name === query.get("show"))?.name ?? "differences";
+  const show = (name: Tab) => setQuery(name === "differences" ? {} : { show: name }, { replace: true });
   const stores = useMemo(() => [settings, pages], [settings, pages]);
+  const notes = usePreviews(shop.slug).data?.notes ?? [];
   const newest = editions?.[0]?.n;
   const [from, to] = [chosen.from ?? newest, chosen.to ?? "draft"];
   const differences = useDifferences(shop.slug, from, to);
@@ -44,6 +58,9 @@ export function EditionsView() {
                 shop={shop.slug}
                 next={(newest ?? 0) + 1}
                 changes={newest === undefined ? undefined : unpublished.data?.length}
+                doneNotes={notes.filter(
+                  ({ doneAt }) => doneAt !== undefined && doneAt > (editions[0]?.createdAt ?? ""),
+                )}
                 published={() => {
                   choose({});
                   void mutate();
@@ -51,6 +68,7 @@ export function EditionsView() {
                   void differences.mutate();
                 }}
               />
+              <SharePreview shop={shop.slug} shared={() => show("previews")} />
               <EditionList
                 shop={shop.slug}
                 editions={editions}
@@ -64,44 +82,44 @@ export function EditionsView() {
             <p className="text-quiet">Loading the editions…</p>
           )}
         </section>
-        {from === undefined ? (
-          <p className="grid flex-1 place-items-center text-quiet">
-            Nothing is published yet. Shoppers see nothing until you publish the first edition.
-          </p>
-        ) : (
-          <div className="flex min-w-0 flex-1 flex-col max-md:min-h-[80vh] max-md:flex-none">
-            <div className="flex flex-none gap-1 border-b border-hair px-4 pt-2" role="group" aria-label="Shown">
-              {(["differences", "site"] as const).map((one) => (
-                <button
-                  key={one}
-                  type="button"
-                  data-act={one === "site" ? "Handoff" : undefined}
-                  aria-pressed={one === shown}
-                  className={`rounded-t-lg px-3 py-1.5 text-[14px] ${one === shown ? "border-b-2 border-accent font-medium" : "text-quiet hover:bg-sand/60"}`}
-                  onClick={() => show(one)}
-                >
-                  {one === "differences" ? "What changed" : "Handoff"}
-                </button>
-              ))}
-            </div>
-            {shown === "site" ? (
-              <OntoSite editions={editions ?? []} />
-            ) : (
-              <section aria-label="What changed" className="flex min-h-0 flex-1 flex-col">
-                <DifferenceList
-                  editions={editions ?? []}
-                  from={from}
-                  to={to}
-                  choose={choose}
-                  differences={differences.data}
-                  findings={findings.data}
-                  error={differences.error}
-                />
-                <TwoPages shop={shop.slug} from={from} to={to} />
-              </section>
-            )}
+        <div className="flex min-w-0 flex-1 flex-col max-md:min-h-[80vh] max-md:flex-none">
+          <div className="flex flex-none gap-1 border-b border-hair px-4 pt-2" role="group" aria-label="Shown">
+            {tabs.map(({ name, label }) => (
+              <button
+                key={name}
+                type="button"
+                data-act={label}
+                aria-pressed={name === shown}
+                className={`rounded-t-lg px-3 py-1.5 text-[14px] ${name === shown ? "border-b-2 border-accent font-medium" : "text-quiet hover:bg-sand/60"}`}
+                onClick={() => show(name)}
+              >
+                {label}
+              </button>
+            ))}
           </div>
-        )}
+          {shown === "previews" ? (
+            <PreviewList shop={shop.slug} />
+          ) : from === undefined ? (
+            <p className="grid flex-1 place-items-center text-quiet">
+              Nothing is published yet. Shoppers see nothing until you publish the first edition.
+            </p>
+          ) : shown === "site" ? (
+            <OntoSite editions={editions ?? []} />
+          ) : (
+            <section aria-label="What changed" className="flex min-h-0 flex-1 flex-col">
+              <DifferenceList
+                editions={editions ?? []}
+                from={from}
+                to={to}
+                choose={choose}
+                differences={differences.data}
+                findings={findings.data}
+                error={differences.error}
+              />
+              <TwoPages shop={shop.slug} from={from} to={to} />
+            </section>
+          )}
+        </div>
       </main>
       <Commands stores={stores} />
     </div>

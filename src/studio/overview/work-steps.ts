@@ -27,7 +27,16 @@ const counted = (n: number, one: string, many = `${one}s`): string =>
 const some = (n: number, words: string, to: string): WorkTask[] => (n > 0 ? [{ words, to }] : []);
 
 /** The steps of the work in order, from the catalogue to the shop's real pages. */
-export function workSteps({ catalogue, panels, findings, swatches, look, pages, edition }: ShopOverview): WorkStep[] {
+export function workSteps({
+  catalogue,
+  panels,
+  findings,
+  swatches,
+  look,
+  pages,
+  edition,
+  notes,
+}: ShopOverview): WorkStep[] {
   const wrong = findings.error + findings.warning;
   return [
     {
@@ -77,10 +86,12 @@ export function workSteps({ catalogue, panels, findings, swatches, look, pages, 
       title: "Editions",
       to: "/editions",
       says: edition === undefined ? "Not published yet" : `Shoppers see edition ${edition.n}`,
-      tasks:
-        edition === undefined
-          ? [{ words: "Publish: shoppers see nothing until then", to: "/editions", isNew: true }]
-          : some(edition.differences, `Publish ${counted(edition.differences, "change")}`, "/editions"),
+      tasks: [
+        ...some(notes, `Answer ${counted(notes, "note")} on previews`, "/editions?show=previews"),
+        ...(edition === undefined
+          ? [{ words: "Publish: shoppers see nothing until then", to: "/editions", isNew: true as const }]
+          : some(edition.differences, `Publish ${counted(edition.differences, "change")}`, "/editions")),
+      ],
     },
   ];
 }

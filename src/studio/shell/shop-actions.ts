@@ -35,6 +35,7 @@ export function shopActions({ shop, profiles }: OpenShop, navigate: NavigateFunc
         whenThere('button[data-act="Publish"]', (button) => button.focus());
       },
     },
+    act("Share a preview", "/editions", "Share a preview", "client link notes review show"),
     act("Handoff to a site", "/editions", "Handoff", "embed install snippet code export"),
     {
       name: "Preview the draft as a shopper",
