@@ -142,8 +142,29 @@ async function storefront(browser: Browser, origin: string): Promise<void> {
   await phone.locator("html[data-ready]").waitFor({ state: "attached" });
   await phone.getByRole("button", { name: /^Filters/ }).click();
   await settled(phone);
-  await phone.screenshot({ path: `${folder}/storefront-phone.png` });
+  const drawer = (await phone.screenshot()).toString("base64");
+  const noted = await preview(phone, origin);
   await phone.close();
+  await sideBySide(browser, [drawer, noted], `${folder}/storefront-phone.png`);
+}
+
+/** A shared preview with two notes, as a picture. */
+async function preview(phone: Page, origin: string): Promise<string> {
+  const path = `${origin}/api/shops/larkmoss-nursery/previews`;
+  const { key, address } = await (await phone.request.post(path, { data: {}, headers: { origin } })).json();
+  const notes = [
+    { text: "Could this one stand first?", place: { words: "Button Lace clematis", product: "/products/LM002" } },
+    { text: "We call this Half sun.", place: { words: "Light: Half shade", panel: "climber-finder", row: "f-light" } },
+  ];
+  for (const { text, place } of notes) {
+    const data = { name: "Ines", text, place: { page: "/", x: 0, y: 0, ...place } };
+    await phone.request.post(`${origin}/preview-notes/${key}`, { data, headers: { origin } });
+  }
+  await phone.goto(origin + address);
+  await phone.locator("html[data-ready]").waitFor({ state: "attached" });
+  await phone.getByRole("button", { name: "2 notes" }).click();
+  await settled(phone);
+  return (await phone.screenshot()).toString("base64");
 }
 
 /** The same panel in three looks beside each other. */

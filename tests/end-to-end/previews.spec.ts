@@ -73,7 +73,7 @@ test("a preview is shared, gets notes on a phone, and they are answered at their
 
   await page.goto(`/shops/${shop}/editions?show=previews`);
   await page.getByRole("button", { name: "Add the note that is done" }).click();
-  await expect(page.getByLabel("Note", { exact: true })).toHaveValue(/: They are 44 px now \(Ines\)$/);
+  await expect(page.getByPlaceholder("What this edition is about")).toHaveValue(/: They are 44 px now \(Ines\)$/);
   await page.getByRole("button", { name: "Publish edition 1" }).click();
   await expect(page.getByRole("list", { name: "Published editions" })).toContainText("They are 44 px now (Ines)");
   await expect(page.getByRole("button", { name: "Add the note that is done" })).toHaveCount(0);
@@ -125,6 +125,7 @@ test("a note is pinned by keys alone", async ({ page }) => {
   const option = page.locator("[data-row] input[type=checkbox]").first();
   await option.focus();
   await page.keyboard.press("Enter");
+  await expect(page.getByLabel("Your name")).toBeFocused();
   await page.keyboard.type("Bo");
   await page.keyboard.press("Tab");
   await page.keyboard.type("Why is this first?");
@@ -135,7 +136,7 @@ test("a note is pinned by keys alone", async ({ page }) => {
   await expect(option).not.toBeChecked();
   // Picking ends with Escape.
   await page.getByRole("button", { name: "Add a note" }).press("Enter");
-  await expect(page.getByRole("status")).toContainText("Click what your note is about");
+  await expect(page.getByText("Click what your note is about")).toBeVisible();
   await page.keyboard.press("Escape");
   await expect(page.getByRole("button", { name: "Add a note" })).toBeVisible();
 });

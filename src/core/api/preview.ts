@@ -8,11 +8,11 @@ const id = string().strict().max(500);
 /** A share of the page’s width or height. */
 const share = numberIn(0, 1);
 
-/** What a note is pinned to: an option, facet or product if it names one, else a place of the page. */
+/** The place of a note: an option, facet or product if it names one, else a point of the page. */
 export const notePlace = exact({
   /** Address of the page within the shop, like `/collections/climbers`. */
   page: address.required(),
-  /** What it was called when the note was written, for when it is gone. */
+  /** Its name when the note was written, for when it is gone. */
   words: text(500),
   /** Slug of the panel and id of its row. */
   panel: id.optional(),

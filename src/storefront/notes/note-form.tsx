@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from "preact/hooks";
+import { useLayoutEffect, useRef, useState } from "preact/hooks";
 import { maxAuthor, maxNoteText } from "../../core/api/note-limits.ts";
 import type { NotePlace, SentNote } from "../../core/api/preview.ts";
 
@@ -34,7 +34,7 @@ export function NoteForm({ place, send, cancel }: Props) {
   const [busy, setBusy] = useState(false);
   const first = useRef<HTMLInputElement>(null);
   const second = useRef<HTMLTextAreaElement>(null);
-  useEffect(() => (knownName() === "" ? first : second).current?.focus(), []);
+  useLayoutEffect(() => (knownName() === "" ? first : second).current?.focus(), []);
   const submit = async () => {
     setBusy(true);
     setTrouble(undefined);

@@ -31,7 +31,7 @@ const productLink = (card: Element, base: string): HTMLAnchorElement | undefined
   [...card.querySelectorAll("a")].find((link) => link.pathname.startsWith(`${base}/products/`));
 
 /**
- * What an element of the page is about: an option, else a facet or piece, else a product, else no more than its place.
+ * The place that an element of the page belongs to: an option, else a facet or piece, else a product, else no more than its place.
  * @param base prefix of the addresses of the preview’s pages
  */
 export function placeOf(target: Element, base: string): FoundPlace {

@@ -1,4 +1,4 @@
-/** What the script for notes on a preview's pages needs to know. */
+/** The data for the script that pins notes to a preview's pages. */
 export interface NotesBoot {
   /** Address of the preview's notes. */
   address: string;

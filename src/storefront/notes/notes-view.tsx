@@ -7,7 +7,7 @@ import { Pins } from "./pins.tsx";
 import { fetchNotes, sendNote } from "./send-note.ts";
 import { pageHere, usePick } from "./use-pick.ts";
 
-/** What the reader is doing. */
+/** The state of the notes in the window. */
 type Doing =
   | { now: "reading" }
   | { now: "picking" }

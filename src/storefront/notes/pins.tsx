@@ -9,7 +9,7 @@ interface Spot {
 }
 
 interface Props {
-  /** Those of the open page, with their numbers. */
+  /** The notes on the open page, with their numbers. */
   notes: readonly { note: PreviewNote; n: number }[];
   base: string;
   open(id: number): void;

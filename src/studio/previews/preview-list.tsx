@@ -72,7 +72,7 @@ function Preview({ preview, notes, end, change }: PreviewProps) {
               <button
                 type="button"
                 className="btn btn-xs"
-                aria-label={`Copy the address of the preview of ${name}`}
+                aria-label={`${copied ? "Copied" : "Copy address"}: preview of ${name}`}
                 onClick={() =>
                   navigator.clipboard.writeText(link).then(
                     () => setCopied(true),

@@ -7,7 +7,7 @@ import { usePreviews } from "./use-previews.ts";
 
 interface Props {
   shop: string;
-  /** What the notes are about, for assistive technology. */
+  /** Name of the row, for assistive technology. */
   about: string;
   /** Whether a note belongs here. Keep its identity. */
   belongs(note: PreviewNote): boolean;

@@ -35,6 +35,6 @@ export function usePreviews(shop: string) {
 export const linkTo = ({ address }: Pick<PreviewSummary, "address">, page = "/"): string =>
   new URL(address + encodeURI(page.slice(1)), location.origin).href;
 
-/** What a note is about, in words. */
+/** The name of a note’s place. */
 export const aboutNote = ({ place }: PreviewNote): string =>
   place.words || (place.page === "/" ? "The first page" : `The page ${place.page}`);

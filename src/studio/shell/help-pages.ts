@@ -83,8 +83,9 @@ export const helpPages: readonly HelpPage[] = [
     steps: [
       "Read what changed, then publish. Shoppers see the newest edition.",
       "Handoff has the files and the code for your own site.",
+      "Share a preview to let others try the draft and pin notes to it.",
     ],
-    words: ["edition", "draft", "difference", "handoff"],
+    words: ["edition", "draft", "difference", "handoff", "preview"],
   },
 ];
 
