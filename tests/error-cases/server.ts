@@ -13,7 +13,7 @@ import { Password } from "../../src/server/access/password.ts";
 import { createApp } from "../../src/server/app.ts";
 import { makeHandoff } from "../../src/server/handoff/make.ts";
 import { shedLoad } from "../../src/server/load-shedding.ts";
-import { asFault } from "../../src/server/routes/api.ts";
+import { asFault } from "../../src/server/routes/as-fault.ts";
 import { sampleSite } from "../../src/server/sample-site.ts";
 import { seedDemo } from "../../src/server/seed.ts";
 import { openDatabase } from "../../src/server/store/database.ts";

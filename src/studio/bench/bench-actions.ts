@@ -15,6 +15,7 @@ import type { OpenShop } from "../shell/shop-context.ts";
 import { pressAct, whenThere } from "../shell/when-there.ts";
 import { addSuggested, freeFields, freePieces } from "./additions.ts";
 import type { Bench } from "./bench-context.ts";
+import { takePictures } from "./panel-pictures.tsx";
 import { printPanel } from "./panel-sheet.tsx";
 import { placeOn } from "./place.ts";
 
@@ -72,6 +73,7 @@ export function benchActions(shop: OpenShop, bench: Bench): Action[] {
       run: () => pressAct("More for the panel"),
     },
     { name: "Print this panel or save it as a PDF", also: "paper", run: printPanel },
+    { name: "Download pictures of this panel (PNG)", also: "image screenshot", run: takePictures },
     { name: "Measure the layout shift of every row", run: () => session.setState({ trials: bands }) },
     ...freeFields(shop, panel).map(({ profile }) => ({
       name: `Add ${profile.field.name}`,

@@ -18,6 +18,7 @@ import { BenchStrip } from "./bench-strip.tsx";
 import { EvidenceLine } from "./evidence-line.tsx";
 import { Lattice } from "./lattice.tsx";
 import { LookKeeper } from "./look-keeper.tsx";
+import { PictureTaker } from "./panel-pictures.tsx";
 import { PanelTabs } from "./panel-tabs.tsx";
 import { createSession } from "./session.ts";
 import { Stage } from "./stage.tsx";
@@ -113,6 +114,7 @@ function OpenBench({ shop, slug, address }: { shop: string; slug: string; addres
           ]}
         />
         <TrialFrame />
+        <PictureTaker />
         <AddHere />
         <StyleCard />
         <Commands stores={bench.stores} actions={() => benchActions(open, bench)} />

@@ -9,13 +9,21 @@ import { renamePanel } from "../../core/panel/edit.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { documentPath, sendJson, shopPath } from "../api.ts";
 import { useDocumentEntries } from "../shell/document-entries.ts";
-import { EntryMenu } from "../shell/entry-menu.tsx";
+import { type Entry, EntryMenu } from "../shell/entry-menu.tsx";
 import { LabelField } from "../shell/label-field.tsx";
 import { ManyTabs, mostTabs } from "../shell/many-tabs.tsx";
 import { useAllPages, useOpenShop } from "../shell/shop-context.ts";
 import { focusMade } from "../shell/when-there.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 import { NewPanel, type Place } from "./new-panel.tsx";
+import { takePictures } from "./panel-pictures.tsx";
+import { printPanel } from "./panel-sheet.tsx";
+
+/** Ways to take the open panel out of the tool. */
+const outputs: readonly Entry[] = [
+  { label: "Print, or save as a PDF", run: printPanel },
+  { label: "Download pictures (PNG)", run: takePictures },
+];
 
 /** Marks a panel on the stage's page. */
 const Here = () => (
@@ -109,7 +117,12 @@ export function PanelTabs({ shop, current }: { shop: string; current: string }) 
       ) : null}
       <NewPanel make={add} name={`Panel ${panels.length + 1}`} />
       <span className="grid flex-none place-items-center">
-        <EntryMenu title={`panel ${name}`} entries={entries} className="size-8" act="More for the panel" />
+        <EntryMenu
+          title={`panel ${name}`}
+          entries={() => [...entries(), ...outputs]}
+          className="size-8"
+          act="More for the panel"
+        />
       </span>
     </nav>
   );

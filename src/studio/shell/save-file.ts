@@ -1,7 +1,7 @@
-/** Downloads a text as a file. */
-export function saveFile(name: string, text: string, type: string): void {
+/** Downloads a text or bytes as a file. */
+export function saveFile(name: string, content: string | Uint8Array<ArrayBuffer>, type: string): void {
   const link = document.createElement("a");
-  link.href = URL.createObjectURL(new Blob([text], { type }));
+  link.href = URL.createObjectURL(new Blob([content], { type }));
   link.download = name;
   link.click();
   setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
