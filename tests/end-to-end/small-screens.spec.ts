@@ -30,8 +30,38 @@ test("every view fits a phone: no sideways scrolling, one main heading, accessib
         .poll(() => page.evaluate(() => document.documentElement.scrollWidth - innerWidth), { message: view })
         .toBeLessThanOrEqual(0);
     }
+    // The view scrolls inside; beyond its end there is nothing to scroll to.
+    expect(await page.evaluate(() => document.documentElement.scrollHeight - innerHeight), view).toBeLessThanOrEqual(0);
     await expectAccessible(page);
   }
+});
+
+test("the preview of a newer file with many changes ends where its last list ends", async ({ page }) => {
+  const fields = Array.from({ length: 40 }, (_, at) => at);
+  const file = (mark: string) => ({
+    name: `${mark}.csv`,
+    mimeType: "text/csv",
+    buffer: Buffer.from(
+      [
+        `product_id,title,${fields.map((at) => `Field ${at}`).join(",")}`,
+        ...Array.from({ length: 200 }, (_, row) =>
+          [`P${row}`, `Thing ${row}`, ...fields.map((at) => `${mark}${at}-${(row * 7 + at) % (at + 2)}`)].join(","),
+        ),
+      ].join("\n"),
+    ),
+  });
+  await page.goto("/new");
+  await page.getByLabel("Catalogue file").setInputFiles(file("old"));
+  await page.getByLabel("Shop name").fill("Many changes");
+  await page.getByRole("button", { name: "Create the shop" }).click();
+  await page.waitForURL(/\/panels/);
+  await page.goto(page.url().replace(/\/panels.*/, "/catalogue/import"));
+  await page.getByLabel("Catalogue file").setInputFiles(file("new"));
+  await page.getByRole("button", { name: "Show what changes" }).click();
+  await expect(page.getByRole("heading", { name: "Changed products" })).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollHeight - innerHeight)).toBeLessThanOrEqual(0);
+  // Each long list scrolls by itself, so that the next heading is at most a window away.
+  expect(await page.locator("main").evaluate((main) => main.scrollHeight / main.clientHeight)).toBeLessThan(5);
 });
 
 test("on a phone the views are a menu, and the table and the live page are shown one at a time", async ({ page }) => {

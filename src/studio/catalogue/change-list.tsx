@@ -1,3 +1,4 @@
+import { Children } from "react";
 import type { ChangeSummary } from "../../core/reconcile/change-summary.ts";
 import { HiddenList } from "./hidden-list.tsx";
 import { Moves } from "./moves.tsx";
@@ -113,7 +114,7 @@ export function ChangeList({
         ))}
       </Part>
       {counts.changed > 0 ? (
-        <Part title="Changed products" scrolls>
+        <Part title="Changed products">
           {changed.map(({ id, title, cells }) => (
             <li key={id} className="py-1.5 text-[13px]">
               <b className="font-semibold">{title}</b>
@@ -135,13 +136,16 @@ export function ChangeList({
   );
 }
 
-function Part({ title, scrolls = false, children }: { title: string; scrolls?: boolean; children: React.ReactNode }) {
+/** Number of lines above which a list scrolls by itself, so that what follows stays near. */
+const longList = 12;
+
+function Part({ title, children }: { title: string; children: React.ReactNode }) {
   return (
     <section>
       <h2 className="mb-1 text-lg">{title}</h2>
-      {scrolls ? (
+      {Children.count(children) > longList ? (
         // biome-ignore lint/a11y/noNoninteractiveTabindex: a list that scrolls must be reachable by the keyboard
-        <ul tabIndex={0} className="max-h-80 divide-y divide-hair overflow-auto">
+        <ul tabIndex={0} aria-label={title} className="max-h-80 divide-y divide-hair overflow-auto">
           {children}
         </ul>
       ) : (
@@ -171,7 +175,7 @@ function Products({
 }) {
   if (count === 0) return null;
   return (
-    <Part title={title} scrolls>
+    <Part title={title}>
       {products.map((product) => (
         <li key={product.id} className="truncate py-0.5 text-[13px]">
           {product.title}
