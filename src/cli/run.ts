@@ -10,6 +10,8 @@ const commands: Readonly<Record<string, () => Promise<Command>>> = {
   schema: async () => (await import("./schema.ts")).schema,
   rehearse: async () => (await import("./rehearse.ts")).rehearse,
   handoff: async () => (await import("./handoff.ts")).handoff,
+  publish: async () => (await import("./publish.ts")).publish,
+  serve: async () => (await import("./serve.ts")).serve,
   ids: async () => (await import("./ids.ts")).ids,
   visits: async () => (await import("./visits.ts")).visits,
   export: async () => (await import("./export.ts")).exportShop,

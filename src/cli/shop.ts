@@ -2,6 +2,7 @@ import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { type HeightsFile, readHeights } from "../core/rehearsal/heights-file.ts";
 import { readFolder } from "../core/shop/archive/read-folder.ts";
 import type { WholeShop } from "../core/shop/archive/whole-shop.ts";
+import type { Shop } from "../server/store/entities.ts";
 import { type Command, didYouMean, onlyOne } from "./command.ts";
 import { readFiles } from "./folder.ts";
 import { UsageError } from "./usage-error.ts";
@@ -56,15 +57,8 @@ async function stateOfShop(
   edition: string | undefined,
   usual: "newest" | "draft",
 ): Promise<{ whole: WholeShop; state: number | "draft" }> {
-  const [{ listEditions, stateOf }, { findShop, listShops }] = await Promise.all([
-    import("../server/store/editions.ts"),
-    import("../server/store/shops.ts"),
-  ]);
-  const shop = await findShop(em, slug);
-  if (!shop) {
-    const known = (await listShops(em)).map((one) => one.slug);
-    throw new UsageError(`There is no shop “${slug}”.${didYouMean(slug, known)}`);
-  }
+  const { listEditions, stateOf } = await import("../server/store/editions.ts");
+  const shop = await findShopNamed(em, slug);
   const editions = (await listEditions(em, shop)).map(({ n }) => n);
   const [newest] = editions;
   const state = edition ?? (usual === "draft" ? usual : newest);
@@ -76,4 +70,13 @@ async function stateOfShop(
       `“${slug}” has no edition ${state}. ${newest === undefined ? "It has none yet." : `Its newest is ${newest}.`}`,
     );
   return { whole: await stateOf(em, shop, n), state: n };
+}
+
+/** A shop of the database. @throws UsageError with the slug that was probably meant */
+export async function findShopNamed(em: SqlEntityManager, slug: string): Promise<Shop> {
+  const { findShop, listShops } = await import("../server/store/shops.ts");
+  const shop = await findShop(em, slug);
+  if (shop) return shop;
+  const known = (await listShops(em)).map((one) => one.slug);
+  throw new UsageError(`There is no shop “${slug}”.${didYouMean(slug, known)}`);
 }

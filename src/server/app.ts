@@ -1,5 +1,3 @@
-import { existsSync, readFileSync } from "node:fs";
-import { join } from "node:path";
 import type { MikroORM } from "@mikro-orm/libsql";
 import { Hono } from "hono";
 import { compress } from "hono/compress";
@@ -13,8 +11,9 @@ import { costsOf } from "./routes/cost.ts";
 import type { StandIn } from "./routes/handoff.ts";
 import { messagePage } from "./routes/message-page.ts";
 import type { Offload } from "./routes/offload.ts";
+import { pagesInDatabase } from "./routes/page-source.ts";
 import { noteRoutes } from "./routes/previews.ts";
-import { type StorefrontAssets, shopPages } from "./routes/shop-page.ts";
+import { shopPages } from "./routes/shop-page.ts";
 import { styles } from "./routes/style.ts";
 import { pictures } from "./routes/swatches.ts";
 import { visitsIntake } from "./routes/visits.ts";
@@ -22,6 +21,7 @@ import { sameOrigin } from "./same-origin.ts";
 import { serveFiles } from "./static-files.ts";
 import { Catalogues } from "./store/catalogues.ts";
 import { writeCount } from "./store/write.ts";
+import { developmentAssets, storefrontAssets } from "./storefront-assets.ts";
 import type { Threads } from "./threads/threads.ts";
 import { toolHeaders } from "./tool-headers.ts";
 import { type Readers, readers } from "./uploads.ts";
@@ -46,19 +46,6 @@ export interface AppOptions {
   /** Access control, if the tool is open to a network; none by default. */
   gate?: Pick<Gate, "guard" | "routes">;
 }
-
-/** The latest build's files, from its manifest; without a build, pages are drawn without a script. */
-function built(root: string): StorefrontAssets {
-  const path = join(root, "dist/storefront/names.json");
-  const names: Record<string, string> = existsSync(path) ? JSON.parse(readFileSync(path, "utf8")) : {};
-  const at = (name: string) => `/storefront/${names[name] ?? `${name}.js`}`;
-  return { script: at("page"), shared: at("shared"), stage: at("stage"), notes: at("notes") };
-}
-const inDevelopment = (root: string): StorefrontAssets => ({
-  script: `/@fs${root}/src/storefront/shop/page.tsx`,
-  notes: `/@fs${root}/src/storefront/notes/notes.tsx`,
-  development: true,
-});
 
 /** The whole server: shops' pages, the tool's pages, and the data behind both. */
 export function createApp({
@@ -105,8 +92,8 @@ export function createApp({
   for (const heavy of ["/shop/*", "/draft/*", "/edition/*", "/preview/*", "/api/shops/:shop/*"]) app.use(heavy, line);
   const warm = (shop: string) => warmShop(app, shop);
   app.route("/api", api({ fork, catalogues, standIn, readers: threads ?? readers, keeps, far, costs, warm }));
-  const assets = development ? inDevelopment(root) : built(root);
-  const pages = { fork, catalogues, assets, keeps, far };
+  const assets = development ? developmentAssets(root) : storefrontAssets(root);
+  const pages = { find: pagesInDatabase(fork), catalogues, assets, keeps, far };
   app.route("/shop", shopPages({ ...pages, of: "shoppers" }));
   app.route("/draft", shopPages({ ...pages, of: "draft" }));
   app.route("/edition", shopPages({ ...pages, of: "edition" }));

@@ -16,7 +16,25 @@ const kept = (path: string, c: Context): void => c.header("cache-control", cache
  * @param pictures the shops' pictures
  */
 export function serveFiles(app: Hono, root: string, pictures: Hono): void {
-  const here = (folder: string) => relative(process.cwd(), join(root, folder)) || ".";
+  const here = hereIn(root);
+  serveFonts(app);
+  app.route("/pictures", pictures);
+  serveShopFiles(app, root);
+  // Everything outside shops belongs to the tool.
+  app.use("/*", toolHeaders);
+  app.use("/*", serveStatic({ root: here("dist/studio"), precompressed: true, onFound: kept }));
+  app.get("*", async (c, next) => {
+    // All of the tool's addresses get its one page; its router reports unknown views.
+    if (!existsSync(join(root, "dist/studio/index.html")) || /\.\w+$/.test(c.req.path)) return next();
+    return serveStatic({ root: here("dist/studio"), path: "index.html" })(c, next);
+  });
+}
+
+/** Folders of the repository as the static server takes them. */
+const hereIn = (root: string) => (folder: string) => relative(process.cwd(), join(root, folder)) || ".";
+
+/** Serves the typefaces that looks can use. */
+export function serveFonts(app: Hono): void {
   app.get(`${fontAddress}/:file{[a-z-]+\\.css}`, (c) => {
     const font = shippedFonts.find(({ package: name }) => `${name}.css` === c.req.param("file"));
     if (!font) return c.notFound();
@@ -34,19 +52,15 @@ export function serveFiles(app: Hono, root: string, pictures: Hono): void {
         onFound: (_path, c) => c.header("cache-control", immutable),
       }),
     );
+}
+
+/** Serves the demo shop's pictures, and the scripts of shop pages. */
+export function serveShopFiles(app: Hono, root: string): void {
+  const here = hereIn(root);
   app.use(
     "/demo/pictures/*",
     secureHeaders({ contentSecurityPolicy: { defaultSrc: ["'none'"], styleSrc: ["'unsafe-inline'"] } }),
     serveStatic({ root: here("."), onFound: (_path, c) => c.header("cache-control", "max-age=600") }),
   );
-  app.route("/pictures", pictures);
   app.use("/storefront/*", serveStatic({ root: here("dist"), precompressed: true, onFound: kept }));
-  // Everything outside shops belongs to the tool.
-  app.use("/*", toolHeaders);
-  app.use("/*", serveStatic({ root: here("dist/studio"), precompressed: true, onFound: kept }));
-  app.get("*", async (c, next) => {
-    // All of the tool's addresses get its one page; its router reports unknown views.
-    if (!existsSync(join(root, "dist/studio/index.html")) || /\.\w+$/.test(c.req.path)) return next();
-    return serveStatic({ root: here("dist/studio"), path: "index.html" })(c, next);
-  });
 }

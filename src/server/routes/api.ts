@@ -4,29 +4,36 @@ import { limits } from "../../core/sanitize/limits.ts";
 import { HttpError } from "../http-error.ts";
 import { changeShop, removedShops, removeShop, restoreShop, retentionDays } from "../store/removal.ts";
 import { listShops, shopSummaryOf } from "../store/shops.ts";
+import { answerRoutes } from "./answers.ts";
 import { asFault } from "./as-fault.ts";
 import { type CatalogueOptions, catalogueRoutes } from "./catalogue.ts";
 import { documentRoutes } from "./documents.ts";
 import { editionRoutes } from "./editions.ts";
 import { folderRoutes } from "./folders.ts";
 import { handoffRoutes, type StandIn } from "./handoff.ts";
+import type { Offload } from "./offload.ts";
 import { overviewRoutes } from "./overview.ts";
 import { previewRoutes } from "./previews.ts";
-import { bodyOf, limit, parsedBody, shopOf } from "./request.ts";
+import { bodyOf, limit, parsedBody, shopOf, sourceFor } from "./request.ts";
 import { swatchRoutes } from "./swatches.ts";
 import { visitRoutes } from "./visits.ts";
 
 export interface ApiOptions extends CatalogueOptions {
   standIn: StandIn;
+  /** Whether answers are cached. */
+  keeps: boolean;
+  /** Threads for the engine; in this thread if absent. */
+  far: Offload | undefined;
   /** Makes a shop's pages quick, after a new edition. */
   warm(shop: string): Promise<void>;
 }
 
 /** Shops, catalogues and documents as JSON. */
 export function api(options: ApiOptions): Hono {
-  const { fork, catalogues, standIn, readers, costs } = options;
+  const { fork, catalogues, standIn, readers, keeps, costs, far } = options;
   const { light } = costs;
   const app = new Hono();
+  app.route("/", answerRoutes({ find: (c) => sourceFor(fork(), c), catalogues, keeps, costs, far }));
   app.route("/", catalogueRoutes(options));
   app.route("/", documentRoutes(fork, catalogues, costs));
   app.route("/", swatchRoutes(fork, catalogues, readers, costs));

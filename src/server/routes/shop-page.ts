@@ -1,4 +1,3 @@
-import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Hono } from "hono";
 import { html, raw } from "hono/html";
 import { secureHeaders } from "hono/secure-headers";
@@ -13,95 +12,20 @@ import { drawNoPage, drawPage, drawProduct } from "../../storefront/shop/draw-pa
 import { direction } from "../../storefront/words/direction.ts";
 import { cacheKey } from "../cache-key.ts";
 import { CompressedBody } from "../compressed-body.ts";
-import { HttpError } from "../http-error.ts";
 import { type RenderedResponse, ResponseCache } from "../response-cache.ts";
 import { type BootShop, bootOf, lookOf, openShop, type PageLook } from "../shop-boot.ts";
 import type { Catalogues } from "../store/catalogues.ts";
-import { draftOf } from "../store/draft-source.ts";
-import { editionOf } from "../store/editions.ts";
-import { openPreview, sourceOfPreview } from "../store/previews.ts";
-import type { ShopSource } from "../store/source.ts";
 import { WriteScopedCache } from "../store/write-scoped-cache.ts";
+import type { StorefrontAssets } from "../storefront-assets.ts";
 import { asFault } from "./as-fault.ts";
 import { messagePage } from "./message-page.ts";
 import { type Offload, renderedOf } from "./offload.ts";
-import { shopRefOf } from "./request.ts";
+import type { FindPageSource, PageSource, PagesOf } from "./page-source.ts";
 import { styleAddress } from "./style.ts";
 import { type StateMark, versionBadge } from "./version-badge.ts";
 
-/** Addresses of the storefront's scripts. */
-export interface StorefrontAssets {
-  script: string;
-  /** The shared chunk, and the additional script of the designer's stage, if built. */
-  shared?: string;
-  stage?: string;
-  /** The additional script of shared previews. */
-  notes?: string;
-  /** They come from Vite's development server, which notifies pages of changes by a socket. */
-  development?: boolean;
-}
-
-/** The state that pages are drawn from: the one for shoppers, the draft, an edition by its number, or a preview. */
-export type PagesOf = "shoppers" | "draft" | "edition" | "preview";
-
-interface PageSource {
-  source: ShopSource;
-  /** Prefix of all addresses. */
-  base: string;
-  /** Label of the state, if it isn't the one for shoppers. */
-  mark: StateMark | undefined;
-  /** Key of the preview, if it is one. */
-  preview?: string;
-}
-
-/** The source of a page. @throws Fault if there is none */
-async function sourceAt(em: SqlEntityManager, of: PagesOf, slug: string, number: string): Promise<PageSource> {
-  if (of === "preview") return previewAt(em, number);
-  const shop = await shopRefOf(em, slug);
-  const place = encodeURIComponent(shop.slug);
-  const newest = await editionOf(em, shop);
-  const link = newest
-    ? { href: `/shop/${place}/`, link: "What shoppers see" }
-    : { href: `/shops/${place}/editions`, link: "Publish it" };
-  switch (of) {
-    case "draft":
-      return {
-        source: draftOf(em, shop),
-        base: `/draft/${place}`,
-        mark: { words: newest ? "Draft" : "Draft, not published", ...link },
-      };
-    case "edition": {
-      const n = Number(number);
-      const source = Number.isSafeInteger(n) ? await editionOf(em, shop, n) : undefined;
-      if (!source)
-        throw new HttpError(
-          404,
-          `${shop.name} has no edition “${number.slice(0, 20)}”. Choose one of those under Editions.`,
-        );
-      const mark = n === newest?.state ? undefined : { words: `Edition ${n}`, ...link };
-      return { source, base: `/edition/${place}/${n}`, mark };
-    }
-    case "shoppers":
-      if (!newest)
-        throw new HttpError(
-          404,
-          `${shop.name} isn’t published yet, so shoppers see nothing here. Publish it under Editions.`,
-        );
-      return { source: newest, base: `/shop/${place}`, mark: undefined };
-  }
-}
-
-/** The source of a preview's page. Nothing on it leads into the tool. @throws Fault */
-async function previewAt(em: SqlEntityManager, key: string): Promise<PageSource> {
-  const { shop, createdAt } = await openPreview(em, key);
-  const source = await sourceOfPreview(em, shop, key);
-  return { source, base: `/preview/${key}`, mark: { words: `Preview of ${when.format(createdAt)}` }, preview: key };
-}
-
-const when = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" });
-
 export interface ShopPagesOptions {
-  fork: () => SqlEntityManager;
+  find: FindPageSource;
   catalogues: Catalogues;
   assets: StorefrontAssets;
   of: PagesOf;
@@ -111,7 +35,7 @@ export interface ShopPagesOptions {
 }
 
 /** The shops' own pages, drawn on the server and hydrated in the browser. */
-export function shopPages({ fork, catalogues, assets, of, keeps, far }: ShopPagesOptions): Hono {
+export function shopPages({ find: findSource, catalogues, assets, of, keeps, far }: ShopPagesOptions): Hono {
   const app = new Hono();
   // Nothing in a catalogue or a designer's text may run: scripts come only from the server's own files.
   app.use(
@@ -142,7 +66,7 @@ export function shopPages({ fork, catalogues, assets, of, keeps, far }: ShopPage
     const said = new URLSearchParams([...searchParams].filter(([name, value]) => value !== "" || name === "stage"));
     if (said.size < searchParams.size) return c.redirect(pathname + (said.size > 0 ? `?${said}` : ""));
     const [slug, n] = [c.req.param("shop") ?? "", c.req.param("n") ?? ""];
-    const find = () => sourceAt(fork(), of, slug, n);
+    const find = () => findSource(of, slug, n);
     // A draft is read for every page, an edition only once.
     const { source, base, preview, ...told } =
       of === "draft" ? await find() : await sources.get(cacheKey("anyone", "source", of, slug, n), find);

@@ -66,20 +66,24 @@ export function swatchRoutes(
   }
 }
 
-/** Pictures: served so that nothing in them can run, however they are opened. */
+/** A picture as a response in which nothing can run, however it is opened. */
+export const pictureResponse = ({ bytes, type }: { bytes: Uint8Array; type: string }): Response =>
+  new Response(new Uint8Array(bytes), {
+    headers: {
+      "content-type": type,
+      "content-security-policy": "default-src 'none'; style-src 'unsafe-inline'; sandbox",
+      "x-content-type-options": "nosniff",
+      "cache-control": "max-age=31536000, immutable",
+    },
+  });
+
+/** The pictures of all shops. */
 export function pictures(fork: () => SqlEntityManager): Hono {
   const app = new Hono();
   app.get("/:shop/:name", async (c) => {
     const picture = await findPicture(fork(), c.req.param("shop"), c.req.param("name"));
     if (!picture) throw new HttpError(404, "This shop doesn’t have this picture. Upload it again.");
-    return new Response(new Uint8Array(picture.bytes), {
-      headers: {
-        "content-type": picture.type,
-        "content-security-policy": "default-src 'none'; style-src 'unsafe-inline'; sandbox",
-        "x-content-type-options": "nosniff",
-        "cache-control": "max-age=31536000, immutable",
-      },
-    });
+    return pictureResponse(picture);
   });
   app.onError((error, c) => c.text(error.message, error instanceof HttpError ? error.status : 500));
   return app;

@@ -1,13 +1,15 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import type { EditionSummary } from "../../core/api/edition.ts";
+import { type EditionManifest, editionFormat } from "../../core/shop/archive/edition-manifest.ts";
 import type { WholeShop } from "../../core/shop/archive/whole-shop.ts";
 import { eachDocument } from "../../core/shop/documents.ts";
 import { shopPictures, withPicturesAt } from "../../core/shop/pictures.ts";
 import { HttpError } from "../http-error.ts";
+import type { SnapshotFiles } from "../published/snapshot-files.ts";
 import { changeWithin } from "./documents.ts";
 import { draftOf } from "./draft-source.ts";
 import { type Edition, EditionSchema, type Shop } from "./entities.ts";
-import { isSameSnapshot, openSnapshot, putContents, sourceOfSnapshot, takeSnapshot } from "./snapshots.ts";
+import { contentsOf, isSameSnapshot, openSnapshot, putContents, sourceOfSnapshot, takeSnapshot } from "./snapshots.ts";
 import type { ShopSource, StoredShopHead } from "./source.ts";
 import { wholeShop } from "./whole-shops.ts";
 import { write } from "./write.ts";
@@ -60,6 +62,31 @@ export async function editionOf(
 ): Promise<ShopSource | undefined> {
   const edition = await findEdition(em, shop, n);
   return edition && sourceOfSnapshot(em, shop, { key: keyOf(edition), state: edition.n, snapshot: edition });
+}
+
+/** An edition as it is written into files; the newest without a number. @throws HttpError if there is none */
+export async function editionAsFiles(
+  em: SqlEntityManager,
+  shop: Pick<Shop, "id" | "slug">,
+  n?: number,
+): Promise<{ manifest: EditionManifest; contents: SnapshotFiles["contents"] }> {
+  const found = await findEdition(em, shop, n);
+  if (!found)
+    throw n === undefined ? new HttpError(404, `“${shop.slug}” has no edition yet. Publish it first.`) : noEdition(n);
+  const { note, name, currency, variantCount, createdAt, files } = found;
+  const head = {
+    format: editionFormat,
+    shop: shop.slug,
+    edition: found.n,
+    note,
+    name,
+    currency,
+    variantCount,
+  } as const;
+  return {
+    manifest: { ...head, createdAt: createdAt.toISOString(), files },
+    contents: await contentsOf(em, files),
+  };
 }
 
 /** A state of a shop: its draft, or an edition by its number. @throws Fault if there is no such edition */

@@ -4,6 +4,10 @@ import { HttpError } from "../http-error.ts";
 
 const types = { svg: "image/svg+xml", png: "image/png", jpg: "image/jpeg", webp: "image/webp" } as const;
 
+/** The media type of a stored picture by its name; undefined if it isn’t one. */
+export const pictureType = (name: string): string | undefined =>
+  Object.entries(types).find(([end]) => name.endsWith(`.${end}`))?.[1];
+
 /** A stored picture: sanitized, and named by its content. */
 export interface KeptPicture {
   name: string;

@@ -1,22 +1,16 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { LRUCache } from "lru-cache";
-import { decodeCatalogue } from "../../core/catalogue/binary.ts";
-import { readFolder } from "../../core/shop/archive/read-folder.ts";
 import type { WholeShop } from "../../core/shop/archive/whole-shop.ts";
-import { writeDocuments } from "../../core/shop/archive/write-folder.ts";
 import { shopPictures, withPicturesAt } from "../../core/shop/pictures.ts";
 import type { ShopState } from "../cache-key.ts";
-import { hashOf } from "../hash.ts";
 import { HttpError } from "../http-error.ts";
-import { joinParts, partsOf } from "./catalogue-parts.ts";
+import { openFiles, type SnapshotFiles, snapshotFiles } from "../published/snapshot-files.ts";
 import { type Content, ContentSchema, type Shop, type Snapshot } from "./entities.ts";
 import { loadBytes } from "./shops.ts";
 import type { ShopSource, StoredShopHead } from "./source.ts";
 import { shopWithoutCatalogue } from "./whole-shops.ts";
 import { wholeSource } from "./whole-source.ts";
 import { yieldToEventLoop } from "./write.ts";
-
-const catalogueFolder = "catalogue/";
 
 /** By database connection, cached snapshots; they never change. */
 const openedBy = new WeakMap<object, LRUCache<string, Promise<WholeShop>>>();
@@ -31,23 +25,15 @@ function openedIn(em: SqlEntityManager): LRUCache<string, Promise<WholeShop>> {
 /** The row of a snapshot, without what each kind of snapshot adds, and the contents by their hash. */
 export interface TakenSnapshot {
   row: Pick<Snapshot, "files" | "name" | "currency" | "variantCount" | "createdAt"> & { shop: number };
-  contents: ReadonlyMap<string, Uint8Array>;
+  contents: SnapshotFiles["contents"];
 }
 
 /** Takes a copy of a shop's present state. */
 export async function takeSnapshot(em: SqlEntityManager, shop: Shop): Promise<TakenSnapshot> {
   const bytes = await loadBytes(em, shop);
   const whole = { ...(await shopWithoutCatalogue(em, shop)), catalogue: shop };
-  const contents = new Map<string, Uint8Array>();
-  const files: Record<string, string> = {};
-  const put = (path: string, content: Uint8Array) => {
-    const hash = hashOf(content);
-    contents.set(hash, content);
-    files[path] = hash;
-  };
-  for (const [path, content] of writeDocuments(whole)) put(path, content);
   await yieldToEventLoop();
-  for (const [at, part] of partsOf(bytes).entries()) put(`${catalogueFolder}${String(at).padStart(5, "0")}`, part);
+  const { files, contents } = snapshotFiles(whole, bytes);
   const { id, name, currency, variantCount } = shop;
   return { row: { shop: id, files, name, currency, variantCount, createdAt: new Date() }, contents };
 }
@@ -76,20 +62,24 @@ export function openSnapshot(em: SqlEntityManager, key: string, snapshot: Snapsh
   return read;
 }
 
-async function readSnapshot(em: SqlEntityManager, { files }: Snapshot): Promise<WholeShop> {
-  const hashes = [...new Set(Object.values(files))];
-  const found = await em.fork().find<Content>(ContentSchema, { hash: { $in: hashes } });
-  const contents = new Map(found.map(({ hash, bytes }) => [hash, new Uint8Array(bytes)]));
-  const read = Object.entries(files).map(([path, hash]): [string, Uint8Array] => {
-    const bytes = contents.get(hash);
-    if (!bytes) throw new HttpError(500, `The file “${path}” of this copy is missing. Publish or share it again.`);
-    return [path, bytes];
-  });
-  const parts = read.filter(([path]) => path.startsWith(catalogueFolder)).map(([, bytes]) => bytes);
-  return readFolder(
-    new Map(read.filter(([path]) => !path.startsWith(catalogueFolder))),
-    decodeCatalogue(joinParts(parts)),
+const readSnapshot = async (em: SqlEntityManager, { files }: Snapshot): Promise<WholeShop> => {
+  const contents = await contentsOf(em, files);
+  return openFiles(
+    new Map(Object.entries(files).map(([path, hash]) => [path, contents.get(hash) ?? new Uint8Array()])),
   );
+};
+
+/** The contents of a snapshot's files by their hash. @throws HttpError if one is missing */
+export async function contentsOf(
+  em: SqlEntityManager,
+  files: Snapshot["files"],
+): Promise<ReadonlyMap<string, Uint8Array>> {
+  const found = await em.fork().find<Content>(ContentSchema, { hash: { $in: [...new Set(Object.values(files))] } });
+  const contents = new Map(found.map(({ hash, bytes }) => [hash, new Uint8Array(bytes)]));
+  const [gone] = Object.entries(files).find(([, hash]) => !contents.has(hash)) ?? [];
+  if (gone !== undefined)
+    throw new HttpError(500, `The file “${gone}” of this copy is missing. Publish or share it again.`);
+  return contents;
 }
 
 /** The source of a snapshot's pages. @param key its name in caches */

@@ -1,0 +1,110 @@
+import { shopPictures, withPicturesAt } from "../../core/shop/pictures.ts";
+import { HttpError, noShop } from "../http-error.ts";
+import type { ShopSource } from "../store/source.ts";
+import { wholeSource } from "../store/whole-source.ts";
+import { syncWriteCount, writeCount } from "../store/write.ts";
+import { editionsIn, type ReadEdition, readCurrent, readEdition } from "./edition-folder.ts";
+
+/** A folder with editions of one shop. */
+interface PublishedShop {
+  folder: string;
+  slug: string;
+  /** Number of the edition that shoppers see. */
+  current: number;
+  /** By number, the editions that were read. */
+  editions: Map<number, { edition: ReadEdition; source: ShopSource }>;
+}
+
+/** Shops from folders of published editions, read into memory. Nothing is ever written. */
+export class PublishedShops {
+  readonly #shops = new Map<string, PublishedShop>();
+
+  /** Reads the current edition of each folder. @throws FolderFault if one is damaged, or two are of the same shop */
+  constructor(folders: readonly string[]) {
+    for (const folder of folders) {
+      const { shop: slug, edition: n } = readCurrent(folder);
+      const same = this.#shops.get(slug);
+      if (same)
+        throw new RangeError(`${same.folder} and ${folder} both have a shop “${slug}”. Serve them on different ports.`);
+      const shop: PublishedShop = { folder, slug, current: n, editions: new Map() };
+      this.#read(shop, n);
+      this.#shops.set(slug, shop);
+    }
+  }
+
+  /** Slugs and current editions, in the order of the folders. */
+  get state(): { shop: string; edition: number }[] {
+    return [...this.#shops.values()].map(({ slug, current }) => ({ shop: slug, edition: current }));
+  }
+
+  /**
+   * Takes over newer editions: each is read whole before shoppers see it, and the one before stays for pages that are
+   * open.
+   * @returns for each folder that changed its new edition, or why it could not be read
+   */
+  refresh(): { shop: string; edition: number; fault?: string }[] {
+    const found = [...this.#shops.values()].flatMap((shop) => {
+      try {
+        const { shop: slug, edition } = readCurrent(shop.folder);
+        if (slug !== shop.slug) throw new Error(`${shop.folder} now has a shop “${slug}”. Restart to serve it.`);
+        if (edition === shop.current) return [];
+        this.#read(shop, edition);
+        shop.current = edition;
+        return [{ shop: slug, edition }];
+      } catch (error) {
+        return [{ shop: shop.slug, edition: shop.current, fault: (error as Error).message }];
+      }
+    });
+    // Everything that was found by a shop’s current edition is found anew.
+    if (found.length > 0) syncWriteCount(writeCount() + 1);
+    return found;
+  }
+
+  #read(shop: PublishedShop, n: number): { edition: ReadEdition; source: ShopSource } {
+    const known = shop.editions.get(n);
+    if (known) return known;
+    const edition = readEdition(shop.folder, n);
+    const { manifest, whole } = edition;
+    const { name, currency, variantCount } = manifest;
+    const source = wholeSource({
+      key: `edition ${shop.slug} ${n}`,
+      state: n,
+      shop: { id: 0, slug: shop.slug, name, currency, variantCount },
+      open: async () => whole,
+      placed: placing(shop.slug),
+    });
+    const read = { edition, source };
+    shop.editions.set(n, read);
+    return read;
+  }
+
+  /** The source of an edition; of the current one without a number. @throws HttpError if it isn’t in the folder */
+  source(slug: string, n?: number): ShopSource {
+    const shop = this.#shops.get(slug);
+    if (!shop) throw noShop(slug);
+    const number = n ?? shop.current;
+    if (!shop.editions.has(number) && !editionsIn(shop.folder).includes(number))
+      throw new HttpError(404, `This shop has no edition ${number} here. Reload the page.`);
+    return this.#read(shop, number).source;
+  }
+
+  /** A picture of a shop, of whichever edition that was read. */
+  picture(slug: string, name: string): Uint8Array | undefined {
+    for (const { edition } of this.#shops.get(slug)?.editions.values() ?? []) {
+      const found = edition.whole.pictures.get(name);
+      if (found) return found;
+    }
+    return undefined;
+  }
+}
+
+/** Sets the addresses of a shop’s pictures in its documents, once for each. */
+function placing(slug: string): <D extends object>(document: D) => D {
+  const placed = new WeakMap<object, object>();
+  return <D extends object>(document: D) => {
+    const known = placed.get(document) ?? withPicturesAt(document, shopPictures(slug));
+    placed.set(document, known);
+    // The cached value is the same document with other addresses.
+    return known as D;
+  };
+}
