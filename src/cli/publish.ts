@@ -3,8 +3,14 @@ import { encodeCatalogue } from "../core/catalogue/binary.ts";
 import { variantCount } from "../core/catalogue/catalogue.ts";
 import { slugOf } from "../core/page/move-address.ts";
 import { type EditionManifest, editionFormat } from "../core/shop/archive/edition-manifest.ts";
-import { lastEdition, readCurrent, readManifest, writeEdition } from "../server/published/edition-folder.ts";
-import { type SnapshotFiles, snapshotFiles } from "../server/published/snapshot-files.ts";
+import {
+  checkTarget,
+  lastEdition,
+  readCurrent,
+  readManifest,
+  writeEdition,
+} from "../server/published/edition-folder.ts";
+import { isSameFiles, type SnapshotFiles, snapshotFiles } from "../server/published/snapshot-files.ts";
 import { type Command, onlyOne } from "./command.ts";
 import { openFolder } from "./folder.ts";
 import { findShopNamed } from "./shop.ts";
@@ -73,11 +79,12 @@ function written(out: string, { manifest, contents }: Edition) {
 function ofFolder(folder: string, out: string, note: string): Edition | undefined {
   const whole = openFolder(folder);
   const { files, contents } = snapshotFiles(whole, encodeCatalogue(whole.catalogue));
+  const shop = slugOf(whole.name);
+  checkTarget(out, shop);
   const last = lastEdition(out);
-  if (last > 0 && JSON.stringify(readManifest(out, readCurrent(out).edition).files) === JSON.stringify(files))
-    return undefined;
+  if (last > 0 && isSameFiles(readManifest(out, readCurrent(out).edition).files, files)) return undefined;
   const { name, currency, catalogue } = whole;
-  const head = { format: editionFormat, shop: slugOf(name), edition: last + 1, note, name, currency } as const;
+  const head = { format: editionFormat, shop, edition: last + 1, note, name, currency } as const;
   return {
     manifest: { ...head, variantCount: variantCount(catalogue), createdAt: new Date().toISOString(), files },
     contents,

@@ -97,6 +97,7 @@ function told(error: unknown): string {
   if (error instanceof CatalogueError) return problemText(error.problem);
   const { code, message, name } = error as NodeJS.ErrnoException;
   // Messages of the option parser are sentences already; those of folders and the store are passed on unchanged.
-  const known = ["UsageError", "FolderFault", "HttpError"].includes(name) || code?.startsWith("ERR_PARSE_ARGS");
+  const known =
+    ["UsageError", "FolderFault", "EditionFault", "HttpError"].includes(name) || code?.startsWith("ERR_PARSE_ARGS");
   return known ? message : `unexpected error: ${message}`;
 }

@@ -70,7 +70,7 @@ export const serve: Command = {
   },
 };
 
-/** @throws UsageError, FolderFault */
+/** @throws UsageError, EditionFault */
 function open(folders: readonly string[]): PublishedShops {
   try {
     return new PublishedShops(folders);

@@ -21,6 +21,7 @@ import { seedDemo } from "../../src/server/seed.ts";
 import { closeDatabase, openDatabase } from "../../src/server/store/database.ts";
 import { lockFile } from "../../src/server/store/lock.ts";
 import { casesOf, type ErrorCase } from "./case.ts";
+import { publishedCases } from "./published.ts";
 
 /** The cases of the command line, over a database and a folder with the demo shop. Call `close` at the end. */
 export async function commandLineCases(): Promise<{ cases: readonly ErrorCase[]; close(): void }> {
@@ -67,6 +68,10 @@ export async function commandLineCases(): Promise<{ cases: readonly ErrorCase[];
         await runTrellis(["import", folder, "--data", file("unpublished.db")]);
         return run("handoff", "--shop", "larkmoss-nursery", "--out", file("h"), "--data", file("unpublished.db"))();
       },
+    ],
+    [
+      "“larkmoss-nursery” has no edition yet. Publish it first.",
+      run("publish", "--shop", "larkmoss-nursery", "--data", file("unpublished.db"), "--out", file("never")),
     ],
     [
       "“larkmoss-nursery” has no edition 3. It has none yet.",
@@ -290,8 +295,9 @@ export async function commandLineCases(): Promise<{ cases: readonly ErrorCase[];
     ],
   ]);
 
+  const published = await publishedCases(here, folder, run);
   return {
-    cases: [...usage, ...starts, ...tallies, ...folders, ...databases],
+    cases: [...usage, ...starts, ...tallies, ...folders, ...databases, ...published],
     close: () => rmSync(here, { recursive: true, force: true }),
   };
 }

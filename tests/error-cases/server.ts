@@ -18,6 +18,7 @@ import { sampleSite } from "../../src/server/sample-site.ts";
 import { seedDemo } from "../../src/server/seed.ts";
 import { openDatabase } from "../../src/server/store/database.ts";
 import { ContentSchema, VisitBatchSchema } from "../../src/server/store/entities.ts";
+import { addNote, setPreviewEnded, sharePreview } from "../../src/server/store/previews.ts";
 import { findShop } from "../../src/server/store/shops.ts";
 import { wholeShop } from "../../src/server/store/whole-shops.ts";
 import { write } from "../../src/server/store/write.ts";
@@ -83,6 +84,20 @@ export async function serverCases(): Promise<{ cases: readonly ErrorCase[]; clos
       document: unknown;
     }>;
   };
+
+  const note = { name: "Ines", text: "Larger", place: { page: "/", words: "", x: 0, y: 0 } };
+  const shared = async () => {
+    const found = await findShop(orm.em.fork(), slug);
+    if (!found) throw new Error("The demo shop is gone.");
+    return found;
+  };
+  const preview = async () => (await sharePreview(orm.em.fork(), await shared())).key;
+  const endedPreview = async () => {
+    const key = await preview();
+    await setPreviewEnded(orm.em.fork(), await shared(), key, true);
+    return key;
+  };
+  const notesOf = (key: string) => ask(`/preview-notes/${key}`);
 
   const requests = casesOf([
     ["This address contains a NUL character, so there is no page for it.", get("/a%00b")],
@@ -198,6 +213,31 @@ export async function serverCases(): Promise<{ cases: readonly ErrorCase[]; clos
       "This is not a valid …: ….",
       send("PUT", `${shop}/documents/mends`, { version: 0, document: { format: 1, mends: 3 } }),
     ],
+    ["This shop has no such preview. Reload the page.", send("PUT", `${shop}/previews/x`, { ended: true })],
+    ["This shop has no such note. Reload the page.", send("PUT", `${shop}/notes/77`, { done: true })],
+    ["There is no preview at this address. Check the address.", get("/preview-notes/x")],
+    [
+      "This preview has ended. Ask whoever sent you the address for a new one.",
+      async () => notesOf(await endedPreview()),
+    ],
+    [
+      "This preview has 500 notes, the most it can take.",
+      async () => {
+        const key = await preview();
+        for (let n = 0; n < limits.previewNotes.max; n++) await addNote(orm.em.fork(), key, note);
+        return send("POST", `/preview-notes/${key}`, note)();
+      },
+    ],
+    [
+      "Too many notes at once. Wait ten seconds and try again.",
+      async () => {
+        const key = await preview();
+        let text = "";
+        for (let n = 0; n < 2 * limits.notesAtOnce.max + 1; n++)
+          text = await send("POST", `/preview-notes/${key}`, note)();
+        return text;
+      },
+    ],
     ["This shop has no edition “x”. Choose one of those under Editions.", send("POST", `${shop}/ask?edition=x`, {})],
     ["This shop has no edition 77. Choose one of those under Editions.", get(`${shop}/handoff?of=77`)],
     ["This shop has no version “x”. Use “draft” or an edition number.", get(`${shop}/handoff?of=x`)],
@@ -300,7 +340,7 @@ export async function serverCases(): Promise<{ cases: readonly ErrorCase[]; clos
       },
     ],
     [
-      "The file “…” of the edition is missing. Publish again.",
+      "The file “…” of this copy is missing. Publish or share it again.",
       async () => {
         const other = await openDatabase(":memory:");
         await seedDemo(other, ".");

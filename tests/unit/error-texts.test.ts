@@ -28,6 +28,17 @@ const elsewhere: readonly (readonly [text: string, file: string, part: string])[
     "moved, removed or replaced",
   ],
   ["… … left out: …, the first is line ….", "tests/unit/commands.test.ts", "left out: not JSON"],
+  [
+    "Publish the edition into this folder again.",
+    "tests/unit/serve.test.ts",
+    "Publish the edition into this folder again.",
+  ],
+  [
+    "… can’t be read. Name a folder that trellis publish has written.",
+    "tests/unit/serve.test.ts",
+    "Name a folder that",
+  ],
+  ["… now has a shop “…”. Restart to serve it.", "tests/error-cases/published.ts", "Restart to serve it"],
 ];
 
 /** Texts that nothing here can bring about, and why. */
@@ -41,6 +52,7 @@ const beyond: readonly (readonly [text: string, why: string])[] = [
     "The database … couldn’t be closed completely: …. All saved data is in it and in …-wal: keep both files together.",
     "only a disk that fails while the server ends",
   ],
+  ["Edition … of … is in ….", "no error: the outcome of publishing"],
   ["The demo shop is ready.", "no error: good news of the start"],
   ["… visits in … lines….", "no error: the beginning of a report"],
   ["A shop’s filter panels from the command line.", "no error: the head of the help"],

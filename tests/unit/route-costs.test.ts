@@ -33,6 +33,7 @@ describe("routes that read a shop", () => {
       ...[
         "catalogue.csv",
         "catalogue.jsonld",
+        "editions/:n/files.zip",
         "folder.zip",
         "handoff",
         "handoff.zip",

@@ -8,7 +8,6 @@ import {
   editionFormat,
   editionManifest,
 } from "../../core/shop/archive/edition-manifest.ts";
-import { FolderFault } from "../../core/shop/archive/shop-files.ts";
 import { stableJson } from "../../core/shop/archive/stable-json.ts";
 import type { WholeShop } from "../../core/shop/archive/whole-shop.ts";
 import { replaceFile } from "../disk/files.ts";
@@ -22,6 +21,11 @@ import { openFiles, type SnapshotFiles } from "./snapshot-files.ts";
 const currentName = "current.json";
 const contentFolder = "content";
 const manifestName = (n: number): string => `edition-${n}.json`;
+
+/** A folder that can’t be used for editions, or a file in it that is missing or was changed. */
+export class EditionFault extends Error {
+  override name = "EditionFault";
+}
 
 /** All files of one edition, to be written in this order: a reader never finds a name without its content. */
 export function editionFiles(
@@ -37,21 +41,27 @@ export function editionFiles(
 }
 
 /**
- * Writes an edition into a folder and makes it the current one. Earlier editions in it stay, and contents that they
- * share are written once.
- * @throws FolderFault if the folder holds anything else, or editions of a different shop
+ * Checks that a shop’s editions can be written into a folder.
+ * @throws EditionFault if the folder holds anything else, or editions of a different shop
  */
-export function writeEdition(folder: string, manifest: EditionManifest, contents: SnapshotFiles["contents"]): void {
+export function checkTarget(folder: string, shop: string): void {
   const there = existsSync(folder) ? readdirSync(folder) : [];
   if (there.length > 0 && !there.includes(currentName))
-    throw new FolderFault(".", undefined, `${folder} contains other files. Choose an empty folder.`);
+    throw new EditionFault(`${folder} contains other files. Choose an empty folder.`);
   const before = there.length > 0 ? readCurrent(folder) : undefined;
-  if (before && before.shop !== manifest.shop)
-    throw new FolderFault(
-      currentName,
-      undefined,
-      `${folder} has editions of the shop “${before.shop}”, not of “${manifest.shop}”. Choose a different folder.`,
+  if (before && before.shop !== shop)
+    throw new EditionFault(
+      `${folder} has editions of the shop “${before.shop}”, not of “${shop}”. Choose a different folder.`,
     );
+}
+
+/**
+ * Writes an edition into a folder and makes it the current one. Earlier editions in it stay, and contents that they
+ * share are written once.
+ * @throws EditionFault if the folder holds anything else, or editions of a different shop
+ */
+export function writeEdition(folder: string, manifest: EditionManifest, contents: SnapshotFiles["contents"]): void {
+  checkTarget(folder, manifest.shop);
   mkdirSync(join(folder, contentFolder), { recursive: true });
   for (const [path, bytes] of editionFiles(manifest, contents)) {
     const file = join(folder, path);
@@ -63,10 +73,10 @@ export function writeEdition(folder: string, manifest: EditionManifest, contents
 
 const isIntact = (file: string, path: string): boolean => path.endsWith(hashOf(readFileSync(file)));
 
-/** The edition that a folder’s shoppers see. @throws FolderFault */
+/** The edition that a folder’s shoppers see. @throws EditionFault */
 export const readCurrent = (folder: string): CurrentEdition => readJson(folder, currentName, currentEdition);
 
-/** The number of the edition that the next one follows in a folder; 0 if there is none. @throws FolderFault */
+/** The number of the edition that the next one follows in a folder; 0 if there is none. @throws EditionFault */
 export const lastEdition = (folder: string): number =>
   existsSync(join(folder, currentName)) ? Math.max(...editionsIn(folder)) : 0;
 
@@ -83,15 +93,14 @@ export interface ReadEdition {
   whole: WholeShop;
 }
 
-/** The list of an edition’s files. @throws FolderFault if it is missing or damaged */
+/** The list of an edition’s files. @throws EditionFault if it is missing or damaged */
 export function readManifest(folder: string, n: number): EditionManifest {
   const manifest = readJson(folder, manifestName(n), editionManifest);
-  if (manifest.edition !== n)
-    throw new FolderFault(manifestName(n), undefined, `${join(folder, manifestName(n))} is of a different edition.`);
+  if (manifest.edition !== n) throw new EditionFault(`${join(folder, manifestName(n))} is of a different edition.`);
   return manifest;
 }
 
-/** Reads an edition, and checks every file against its hash. @throws FolderFault if a file is missing or changed */
+/** Reads an edition, and checks every file against its hash. @throws EditionFault if a file is missing or changed */
 export function readEdition(folder: string, n: number): ReadEdition {
   const manifest = readManifest(folder, n);
   const files = new Map<string, Uint8Array>();
@@ -102,14 +111,10 @@ export function readEdition(folder: string, n: number): ReadEdition {
     try {
       bytes = new Uint8Array(readFileSync(file));
     } catch {
-      throw new FolderFault(path, undefined, `${file}, the content of ${path}, is missing. ${again}`);
+      throw new EditionFault(`${file}, the content of ${path}, is missing. ${again}`);
     }
     if (hashOf(bytes) !== hash)
-      throw new FolderFault(
-        path,
-        undefined,
-        `${file}, the content of ${path}, was changed: its hash differs. ${again}`,
-      );
+      throw new EditionFault(`${file}, the content of ${path}, was changed: its hash differs. ${again}`);
     files.set(path, bytes);
   }
   return { manifest, whole: openFiles(files) };
@@ -121,16 +126,12 @@ function readJson<T>(folder: string, name: string, schema: ISchema<T> & { valida
   try {
     text = readFileSync(file, "utf8");
   } catch {
-    throw new FolderFault(name, undefined, `${file} can’t be read. Name a folder that trellis publish has written.`);
+    throw new EditionFault(`${file} can’t be read. Name a folder that trellis publish has written.`);
   }
   try {
     return schema.validateSync(JSON.parse(text)) as T;
   } catch (error) {
     const old = text.includes(editionFormat) ? "" : ` Its format is not ${editionFormat}.`;
-    throw new FolderFault(
-      name,
-      undefined,
-      `${file} is not valid: ${(error as Error).message}.${old} Publish it again.`,
-    );
+    throw new EditionFault(`${file} is not valid: ${(error as Error).message}.${old} Publish it again.`);
   }
 }

@@ -18,20 +18,20 @@ export class Metrics {
   readonly #registry = new Registry();
   readonly #requests = new Counter({
     name: "trellis_requests_total",
-    help: "Answered requests.",
+    help: "Answered requests",
     labelNames: ["route", "status"],
     registers: [this.#registry],
   });
   readonly #seconds = new Histogram({
     name: "trellis_request_seconds",
-    help: "Time until a request is answered.",
+    help: "Time until a request is answered",
     labelNames: ["route"],
     buckets,
     registers: [this.#registry],
   });
   readonly #edition = new Gauge({
     name: "trellis_edition",
-    help: "Number of the edition that shoppers see.",
+    help: "Number of the edition that shoppers see",
     labelNames: ["shop"],
     registers: [this.#registry],
   });

@@ -19,7 +19,7 @@ interface PublishedShop {
 export class PublishedShops {
   readonly #shops = new Map<string, PublishedShop>();
 
-  /** Reads the current edition of each folder. @throws FolderFault if one is damaged, or two are of the same shop */
+  /** Reads the current edition of each folder. @throws EditionFault if one is damaged, or two are of the same shop */
   constructor(folders: readonly string[]) {
     for (const folder of folders) {
       const { shop: slug, edition: n } = readCurrent(folder);

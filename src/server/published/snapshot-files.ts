@@ -14,6 +14,10 @@ export interface SnapshotFiles {
   contents: ReadonlyMap<string, Uint8Array>;
 }
 
+/** Whether two snapshots have the same content, in whatever order they list their files. */
+export const isSameFiles = (a: SnapshotFiles["files"], b: SnapshotFiles["files"]): boolean =>
+  Object.keys(a).length === Object.keys(b).length && Object.entries(a).every(([path, hash]) => b[path] === hash);
+
 /** The files of a shop's snapshot: its documents and pictures, and its catalogue in parts. @param bytes of the catalogue */
 export function snapshotFiles(whole: Parameters<typeof writeDocuments>[0], bytes: Uint8Array): SnapshotFiles {
   const contents = new Map<string, Uint8Array>();

@@ -5,10 +5,20 @@ import type { ShopVersion } from "../../core/api/shop-version.ts";
 import { type Checked, checkPages, checkPanels } from "../../core/report/check-shop.ts";
 import { shopDifferences } from "../../core/report/shop-differences.ts";
 import { limits } from "../../core/sanitize/limits.ts";
+import { zipFolder } from "../../core/shop/archive/zip.ts";
+import { editionFiles } from "../published/edition-folder.ts";
 import type { Catalogues } from "../store/catalogues.ts";
-import { listEditions, noEdition, publish, restoreEdition, sourceOfState, stateOf } from "../store/editions.ts";
+import {
+  editionAsFiles,
+  listEditions,
+  noEdition,
+  publish,
+  restoreEdition,
+  sourceOfState,
+  stateOf,
+} from "../store/editions.ts";
 import type { Costs } from "./cost.ts";
-import { bodyOf, limit, parsedBody, shopOf, stateIn } from "./request.ts";
+import { attachment, bodyOf, limit, parsedBody, shopOf, stateIn } from "./request.ts";
 
 /** Editions of a shop: publishing, differences, and restoring. */
 export function editionRoutes(
@@ -32,6 +42,20 @@ export function editionRoutes(
     // It is announced once its pages are quick.
     await warm(shop.slug);
     return c.json(edition, 201);
+  });
+
+  // An edition as the files that `trellis serve` takes.
+  app.get("/shops/:shop/editions/:n/files.zip", long, async (c) => {
+    const em = fork();
+    const shop = await shopOf(em, c.req.param("shop"));
+    const n = stateIn(c.req.param("n"));
+    if (n === "draft") throw noEdition(0);
+    const { manifest, contents } = await editionAsFiles(em, shop, n);
+    const encoder = new TextEncoder();
+    const files = editionFiles(manifest, contents).map(
+      ([path, content]) => [path, typeof content === "string" ? encoder.encode(content) : content] as const,
+    );
+    return attachment(zipFolder(new Map(files)), "application/zip", `${shop.slug}-edition-${n}.zip`);
   });
 
   // The pages and panels of a state, for rehearsals.

@@ -5,11 +5,11 @@ import type { WholeShop } from "../../core/shop/archive/whole-shop.ts";
 import { eachDocument } from "../../core/shop/documents.ts";
 import { shopPictures, withPicturesAt } from "../../core/shop/pictures.ts";
 import { HttpError } from "../http-error.ts";
-import type { SnapshotFiles } from "../published/snapshot-files.ts";
+import { isSameFiles, type SnapshotFiles } from "../published/snapshot-files.ts";
 import { changeWithin } from "./documents.ts";
 import { draftOf } from "./draft-source.ts";
 import { type Edition, EditionSchema, type Shop } from "./entities.ts";
-import { contentsOf, isSameSnapshot, openSnapshot, putContents, sourceOfSnapshot, takeSnapshot } from "./snapshots.ts";
+import { contentsOf, openSnapshot, putContents, sourceOfSnapshot, takeSnapshot } from "./snapshots.ts";
 import type { ShopSource, StoredShopHead } from "./source.ts";
 import { wholeShop } from "./whole-shops.ts";
 import { write } from "./write.ts";
@@ -36,7 +36,7 @@ export async function publish(em: SqlEntityManager, shop: Shop, note: string): P
   const { row, contents } = await takeSnapshot(em, shop);
   return write(em, async (tx) => {
     const [last] = await tx.find(EditionSchema, { shop: shop.id }, { orderBy: { n: "desc" }, limit: 1 });
-    if (last && isSameSnapshot(last, row))
+    if (last && isSameFiles(last.files, row.files))
       throw new HttpError(409, `Nothing has changed since edition ${last.n}, so there is nothing to publish.`);
     await putContents(tx, contents);
     const edition = { ...row, n: (last?.n ?? 0) + 1, note };

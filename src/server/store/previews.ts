@@ -3,6 +3,7 @@ import type { SqlEntityManager } from "@mikro-orm/libsql";
 import type { NoteChange, PreviewNote, PreviewSummary, SentNote, SharedPreviews } from "../../core/api/preview.ts";
 import { limits } from "../../core/sanitize/limits.ts";
 import { HttpError } from "../http-error.ts";
+import { isSameFiles } from "../published/snapshot-files.ts";
 import {
   type Preview,
   type PreviewNoteRow,
@@ -11,7 +12,7 @@ import {
   type Shop,
   ShopSchema,
 } from "./entities.ts";
-import { isSameSnapshot, putContents, sourceOfSnapshot, takeSnapshot } from "./snapshots.ts";
+import { putContents, sourceOfSnapshot, takeSnapshot } from "./snapshots.ts";
 import type { ShopSource, StoredShopHead } from "./source.ts";
 import { write } from "./write.ts";
 
@@ -48,7 +49,7 @@ export async function sharePreview(em: SqlEntityManager, shop: Shop): Promise<Pr
   const { row, contents } = await takeSnapshot(em, shop);
   return write(em, async (tx) => {
     const open = await tx.find(PreviewSchema, { shop: shop.id, endedAt: null });
-    const same = open.find((one) => isSameSnapshot(one, row));
+    const same = open.find((one) => isSameFiles(one.files, row.files));
     if (same) return summaryOf(same);
     await putContents(tx, contents);
     const preview = { ...row, key: randomBytes(15).toString("base64url"), endedAt: null };

@@ -38,10 +38,6 @@ export async function takeSnapshot(em: SqlEntityManager, shop: Shop): Promise<Ta
   return { row: { shop: id, files, name, currency, variantCount, createdAt: new Date() }, contents };
 }
 
-/** Whether two snapshots have the same content. */
-export const isSameSnapshot = (a: Pick<Snapshot, "files">, b: Pick<Snapshot, "files">): boolean =>
-  JSON.stringify(a.files) === JSON.stringify(b.files);
-
 /** Stores the contents of a snapshot, except those that are stored already. */
 export async function putContents(tx: SqlEntityManager, contents: TakenSnapshot["contents"]): Promise<void> {
   for (const [hash, content] of contents) {

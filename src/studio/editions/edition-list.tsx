@@ -1,4 +1,4 @@
-import { ExternalLink, GitCompare, Undo2 } from "lucide-react";
+import { Download, ExternalLink, GitCompare, Undo2 } from "lucide-react";
 import { useState } from "react";
 import type { EditionSummary } from "../../core/api/edition.ts";
 import { ApiError, sendJson, shopPath } from "../api.ts";
@@ -59,6 +59,15 @@ export function EditionList({ shop, editions, from, to, compare, broughtBack }: 
                 title="View it"
               >
                 <ExternalLink size={14} aria-hidden />
+              </a>
+              <a
+                className={icon}
+                href={`/api${shopPath(shop)}/editions/${n}/files.zip`}
+                download
+                aria-label={`Download edition ${n}`}
+                title="Download it as files, for trellis serve"
+              >
+                <Download size={14} aria-hidden />
               </a>
               <button
                 type="button"
