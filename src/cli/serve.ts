@@ -9,6 +9,8 @@ import { UsageError } from "./usage-error.ts";
 
 /** How often folders are looked at for a newer edition, in ms. */
 const interval = 2000;
+/** Time for a balancer to notice that a process stops, in ms: `/healthz` says so. */
+const notice = 2000;
 /** Time to finish requests under way when stopping, in ms. */
 const patience = 10_000;
 
@@ -33,7 +35,8 @@ export const serve: Command = {
       throw new UsageError(`Name a port up to 65535 with --port. Usage: ${serve.usage}`);
     if (positionals.length === 0) throw new UsageError(`Name a folder of editions. Usage: ${serve.usage}`);
     const shops = open(positionals);
-    const app = createServeApp(shops, repository);
+    let stopping = false;
+    const app = createServeApp(shops, repository, { stops: () => stopping });
     for (const { shop } of shops.state) await warmShop(app, shop);
     return new Promise((done, fail) => {
       const server = listen({ fetch: app.fetch, port, hostname: values.host }, ({ port: taken }) => {
@@ -59,13 +62,16 @@ export const serve: Command = {
         const taken = `Port ${port} is taken. Choose a different one with --port.`;
         fail(new UsageError(error.code === "EADDRINUSE" ? taken : error.message));
       });
-      const stop = () => {
+      const stop = async () => {
+        stopping = true;
         clearInterval(timer);
+        // Requests are still answered until a balancer has noticed.
+        await new Promise((noticed) => setTimeout(noticed, notice));
         server.close(() => done({ text: "", status: 0 }));
         if ("closeIdleConnections" in server) server.closeIdleConnections();
         setTimeout(() => "closeAllConnections" in server && server.closeAllConnections(), patience).unref();
       };
-      for (const signal of ["SIGINT", "SIGTERM"] as const) process.once(signal, stop);
+      for (const signal of ["SIGINT", "SIGTERM"] as const) process.once(signal, () => void stop());
     });
   },
 };

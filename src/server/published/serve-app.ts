@@ -20,12 +20,19 @@ import { toolHeaders } from "../tool-headers.ts";
 import { Metrics } from "./metrics.ts";
 import type { PublishedShops } from "./published-shops.ts";
 
-/** What a process without a database serves: the pages of published editions, their requests and files. */
-export function createServeApp(shops: PublishedShops, root: string): Hono {
+/**
+ * What a process without a database serves: the pages of published editions, their requests and files.
+ * @param stops whether the process is about to end, so that a balancer leaves it out; default: no
+ */
+export function createServeApp(
+  shops: PublishedShops,
+  root: string,
+  { stops = () => false }: { stops?: () => boolean } = {},
+): Hono {
   const app = new Hono();
   const metrics = new Metrics();
   const catalogues = new Catalogues();
-  app.get("/healthz", (c) => c.json({ ok: true, shops: shops.state }));
+  app.get("/healthz", (c) => c.json({ ok: !stops(), shops: shops.state }, stops() ? 503 : 200));
   app.get("/metrics", async (c) => {
     const { text, type } = await metrics.text(shops.state);
     return c.body(text, 200, { "content-type": type });
