@@ -25,20 +25,44 @@ export function relaxations(
     const base = rest.text === "" ? page : searched;
     return new Matcher(index, base, facets, rest.choices).productIds().length;
   };
-  const parts = partsOf(selection, facets).slice(0, maxParts);
   const found = (candidates: readonly RangeCount[][]) =>
-    candidates
-      .map((some) => ({ parts: some, total: total(some) }))
-      .filter((one) => one.total > 0)
-      .sort((a, b) => b.total - a.total);
-  const single = found(parts.map((part) => [part]));
-  // If removing one of several all-of options helps, the whole choice need not be removed.
+    helping(candidates.map((parts) => ({ parts, total: total(parts) })));
+  const { singles, pairs } = candidatesOf(selection, facets);
+  const single = smallest(found(singles));
+  return single.length > 0 ? single : found(pairs);
+}
+
+/** The same where totals have to be asked for. @param total number of products without some parts of the selection */
+export async function relaxationsBy(
+  total: (parts: readonly RangeCount[]) => Promise<number>,
+  facets: readonly Facet[],
+  selection: Selection,
+): Promise<TakeBack[]> {
+  const found = async (candidates: readonly RangeCount[][]) =>
+    helping(await Promise.all(candidates.map(async (parts) => ({ parts, total: await total(parts) }))));
+  const { singles, pairs } = candidatesOf(selection, facets);
+  const single = smallest(await found(singles));
+  return single.length > 0 ? single : found(pairs);
+}
+
+/** What may be removed: each part alone, and each pair of whole choices. */
+function candidatesOf(selection: Selection, facets: readonly Facet[]) {
+  const parts = partsOf(selection, facets).slice(0, maxParts);
+  const whole = parts.filter(({ option }) => option === undefined);
+  return {
+    singles: parts.map((part) => [part]),
+    pairs: whole.flatMap((one, at) => whole.slice(at + 1).map((other) => [one, other])),
+  };
+}
+
+const helping = (tried: readonly TakeBack[]): TakeBack[] =>
+  tried.filter(({ total }) => total > 0).sort((a, b) => b.total - a.total);
+
+/** If removing one of several all-of options helps, the whole choice need not be removed. */
+function smallest(single: readonly TakeBack[]): TakeBack[] {
   const finer = (field: string | undefined) =>
     single.some(({ parts: [part] }) => part?.field === field && part?.option !== undefined);
-  const least = single.filter(({ parts: [part] }) => part?.option !== undefined || !finer(part?.field));
-  if (least.length > 0) return least;
-  const whole = parts.filter(({ option }) => option === undefined);
-  return found(whole.flatMap((one, at) => whole.slice(at + 1).map((other) => [one, other])));
+  return single.filter(({ parts: [part] }) => part?.option !== undefined || !finer(part?.field));
 }
 
 /** The parts of a selection, in the order chosen, the words first. */

@@ -4,7 +4,7 @@ import { Counter, collectDefaultMetrics, Gauge, Histogram, Registry } from "prom
 /** Upper limits of the latency histogram, in seconds. */
 const buckets = [0.001, 0.0025, 0.005, 0.01, 0.025, 0.05, 0.1, 0.25, 0.5, 1, 2.5, 5, 10];
 
-/** What a path is for: one label for all pages, so that their number does not grow with the catalogue. */
+/** The label of a path: one for all pages, so that their number does not grow with the catalogue. */
 function routeOf(path: string): string {
   if (/^\/(?:shop|edition)\//.test(path)) return "page";
   const [, api] = /^\/api\/shops\/[^/]+\/(ask|data|suggest)$/.exec(path) ?? [];

@@ -81,9 +81,6 @@ export function indexOptions(
   tree: boolean,
   merges: readonly Merge[] = [],
 ): OptionIndex {
-  const merged = new Map(
-    merges.flatMap(({ label, values }) => values.map((value) => [value, spelling(label)] as const)),
-  );
   const column = catalogue.columns.get(field.key) ?? {
     spellings: [],
     starts: new Uint32Array(variantCount(catalogue) + 1),
@@ -92,23 +89,7 @@ export function indexOptions(
   const uses = new Uint32Array(column.spellings.length);
   for (const code of column.codes) countAt(uses, code);
 
-  const at = new Map<string, number>();
-  const labels = new Labels();
-  const optionsOfCode = column.spellings.map((text, code) => {
-    const own = merged.size === 0 ? undefined : merged.get(identity(text));
-    const names = own !== undefined ? [own] : tree ? prefixes(text) : [text];
-    return names.map((name) => {
-      const id = identity(name);
-      let option = at.get(id);
-      if (option === undefined) {
-        option = at.size;
-        at.set(id, option);
-      }
-      labels.add(option, name, uses[code] ?? 0);
-      return option;
-    });
-  });
-  const options = [...at.keys()].map((id, option) => ({ id, label: labels.of(option) }));
+  const { options, at, optionsOfCode } = codeOptions(column.spellings, uses, tree, merges);
 
   const { variantStart } = catalogue;
   const records = level === "product" ? productCount(catalogue) : variantCount(catalogue);
@@ -125,6 +106,44 @@ export function indexOptions(
     return made[option];
   };
   return { level, options, at, postings, forward: turnRound(postings, options.length, records), bits };
+}
+
+/** The options of a field, without its records. */
+export interface OptionCodes extends Pick<OptionIndex, "options" | "at"> {
+  /** The options of each spelling; of a path one for each level. */
+  optionsOfCode: number[][];
+}
+
+/**
+ * Codes a field's spellings as options; see {@link indexOptions}.
+ * @param uses how often each spelling occurs
+ */
+export function codeOptions(
+  spellings: readonly string[],
+  uses: ArrayLike<number>,
+  tree: boolean,
+  merges: readonly Merge[] = [],
+): OptionCodes {
+  const merged = new Map(
+    merges.flatMap(({ label, values }) => values.map((value) => [value, spelling(label)] as const)),
+  );
+  const at = new Map<string, number>();
+  const labels = new Labels();
+  const optionsOfCode = spellings.map((text, code) => {
+    const own = merged.size === 0 ? undefined : merged.get(identity(text));
+    const names = own !== undefined ? [own] : tree ? prefixes(text) : [text];
+    return names.map((name) => {
+      const id = identity(name);
+      let option = at.get(id);
+      if (option === undefined) {
+        option = at.size;
+        at.set(id, option);
+      }
+      labels.add(option, name, uses[code] ?? 0);
+      return option;
+    });
+  });
+  return { options: [...at.keys()].map((id, option) => ({ id, label: labels.of(option) })), at, optionsOfCode };
 }
 
 /** Inverts option → records to record → options. */

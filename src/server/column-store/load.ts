@@ -1,0 +1,129 @@
+import { type Column, valuesOf } from "../../core/catalogue/catalogue.ts";
+import { toNumber } from "../../core/catalogue/field-kinds.ts";
+import type { CatalogueIndex } from "../../core/engine/index/catalogue-index.ts";
+import { codeOptions } from "../../core/engine/index/facet-index.ts";
+import { words } from "../../core/engine/index/words.ts";
+import { RowBinary } from "./row-binary.ts";
+import type { Shard } from "./shard.ts";
+import { columnsOf, hasLevels, type StoredCatalogue, storeFormat, tablesOf } from "./stored-catalogue.ts";
+
+/** Size from which rows are sent, in bytes. */
+const batch = 16 * 1024 * 1024;
+
+/**
+ * Loads an indexed catalogue into the shards of a column store, each product with its variants into one of them.
+ * Tables of the same content are replaced.
+ * @throws StoreFault
+ */
+export async function loadCatalogue(index: CatalogueIndex, hash: string, shards: readonly Shard[]): Promise<void> {
+  const { rows, about } = tablesOf(hash);
+  const { fields } = index.catalogue;
+  const columns = fields.flatMap((_, at) => {
+    const { options, tree, numbers, places, words: tokens } = columnsOf(at);
+    return [
+      `${options} Array(UInt32)`,
+      `${tree} Array(UInt32)`,
+      `${numbers} Array(Float64)`,
+      `${places} Array(Float64)`,
+      `${tokens} Array(String)`,
+    ];
+  });
+  const shape = ["product UInt32", "variant UInt32", "first UInt32", "id String", "raw String", ...columns].join(", ");
+  await Promise.all(
+    shards.map(async (shard) => {
+      for (const table of [about, rows]) await shard.run(`DROP TABLE IF EXISTS ${table}`);
+      await shard.run(`CREATE TABLE ${rows} (${shape}) ENGINE = MergeTree ORDER BY (product, variant)`);
+      await shard.run(`CREATE TABLE ${about} (text String) ENGINE = MergeTree ORDER BY tuple()`);
+    }),
+  );
+  const write = rowWriter(index);
+  const buffers = shards.map(() => new RowBinary());
+  for (let product = 0; product < index.products; product++) {
+    const at = product % shards.length;
+    const [buffer, shard] = [buffers[at], shards[at]];
+    if (!buffer || !shard) continue;
+    write(product, buffer);
+    if (buffer.size > batch) await shard.insert(rows, buffer.take());
+  }
+  await Promise.all(
+    shards.map(async (shard, at) => {
+      const rest = buffers[at];
+      if (rest && rest.size > 0) await shard.insert(rows, rest.take());
+    }),
+  );
+  // Last, so that half of a load is never used.
+  const stored = describe(index, hash, shards.length);
+  await Promise.all(
+    shards.map(async (shard, at) => {
+      const bytes = new RowBinary();
+      bytes.text(JSON.stringify({ ...stored, shard: at } satisfies StoredCatalogue));
+      await shard.insert(about, bytes.take());
+    }),
+  );
+}
+
+function describe(index: CatalogueIndex, hash: string, shards: number): Omit<StoredCatalogue, "shard"> {
+  const { fields, columns } = index.catalogue;
+  return {
+    format: storeFormat,
+    hash,
+    products: index.products,
+    variants: index.variants,
+    shards,
+    fields: fields.map((field) => {
+      const { spellings = [], codes = new Uint32Array() } = columns.get(field.key) ?? {};
+      const uses = new Array<number>(spellings.length).fill(0);
+      for (const code of codes) uses[code] = (uses[code] ?? 0) + 1;
+      return { field, level: index.level(field.key), spellings, uses };
+    }),
+  };
+}
+
+/** Writes the rows of a product, one a variant. */
+function rowWriter(index: CatalogueIndex): (product: number, to: RowBinary) => void {
+  const { catalogue } = index;
+  const fields = catalogue.fields.map((field) => {
+    const { spellings, starts, codes } = catalogue.columns.get(field.key) ?? noColumn;
+    const codesAs = (tree: boolean) => codeOptions(spellings, new Uint32Array(spellings.length), tree).optionsOfCode;
+    const plain = codesAs(false);
+    const tree = hasLevels(spellings) ? codesAs(true) : undefined;
+    const numbers = spellings.map((text) => toNumber(text, field.kind));
+    const places = index.places(field.key);
+    const tokens = spellings.map(words);
+    const byProduct = index.level(field.key) === "product";
+    const codesOf = (variant: number) => Array.from(codes.subarray(starts[variant] ?? 0, starts[variant + 1] ?? 0));
+    return { byProduct, codesOf, plain, tree, numbers, places, tokens };
+  });
+  return (product, to) => {
+    const [from, end] = [catalogue.variantStart[product] ?? 0, catalogue.variantStart[product + 1] ?? 0];
+    // Searches find products, so words are those of all their variants; so are the sort positions of a product’s field.
+    const whole = fields.map(({ codesOf, places, tokens, byProduct }) => {
+      const codes = Array.from({ length: end - from }, (_, at) => codesOf(from + at)).flat();
+      return {
+        words: [...new Set(codes.flatMap((code) => tokens[code] ?? []))],
+        places: byProduct ? distinct(codes.map((code) => places[code] ?? Number.NaN)) : undefined,
+      };
+    });
+    for (let variant = from; variant < end; variant++) {
+      to.uint32(product);
+      to.uint32(variant);
+      to.uint32(variant === from ? 1 : 0);
+      to.text(catalogue.productIds[product] ?? "");
+      to.text(JSON.stringify(catalogue.fields.map(({ key }) => valuesOf(catalogue, key, variant))));
+      fields.forEach(({ byProduct, codesOf, plain, tree, numbers, places }, at) => {
+        // A product’s own field is that of its first variant.
+        const codes = codesOf(byProduct ? from : variant);
+        to.uint32s([...new Set(codes.flatMap((code) => plain[code] ?? []))]);
+        to.uint32s(tree ? [...new Set(codes.flatMap((code) => tree[code] ?? []))] : []);
+        to.floats(codes.map((code) => numbers[code] ?? Number.NaN).filter((value) => !Number.isNaN(value)));
+        to.floats(whole[at]?.places ?? distinct(codes.map((code) => places[code] ?? Number.NaN)));
+        to.texts(whole[at]?.words ?? []);
+      });
+    }
+  };
+}
+
+const noColumn: Column = { spellings: [], starts: new Uint32Array(1), codes: new Uint32Array() };
+
+/** Numbers without repeats. */
+const distinct = (values: readonly number[]): number[] => [...new Set(values)].filter((value) => !Number.isNaN(value));
