@@ -11,6 +11,7 @@ const commands: Readonly<Record<string, () => Promise<Command>>> = {
   rehearse: async () => (await import("./rehearse.ts")).rehearse,
   handoff: async () => (await import("./handoff.ts")).handoff,
   publish: async () => (await import("./publish.ts")).publish,
+  load: async () => (await import("./load.ts")).load,
   serve: async () => (await import("./serve.ts")).serve,
   ids: async () => (await import("./ids.ts")).ids,
   visits: async () => (await import("./visits.ts")).visits,
@@ -98,6 +99,7 @@ function told(error: unknown): string {
   const { code, message, name } = error as NodeJS.ErrnoException;
   // Messages of the option parser are sentences already; those of folders and the store are passed on unchanged.
   const known =
-    ["UsageError", "FolderFault", "EditionFault", "HttpError"].includes(name) || code?.startsWith("ERR_PARSE_ARGS");
+    ["UsageError", "FolderFault", "EditionFault", "StoreFault", "HttpError"].includes(name) ||
+    code?.startsWith("ERR_PARSE_ARGS");
   return known ? message : `unexpected error: ${message}`;
 }

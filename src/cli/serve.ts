@@ -1,8 +1,11 @@
 import { parseArgs } from "node:util";
 import { serve as listen } from "@hono/node-server";
+import { Shard } from "../server/column-store/shard.ts";
+import { StoreCatalogues, storedHash } from "../server/column-store/store-catalogues.ts";
 import { PublishedShops } from "../server/published/published-shops.ts";
 import { createServeApp } from "../server/published/serve-app.ts";
 import { repository } from "../server/repository.ts";
+import { Catalogues } from "../server/store/catalogues.ts";
 import { warmShop } from "../server/warm.ts";
 import type { Command } from "./command.ts";
 import { UsageError } from "./usage-error.ts";
@@ -18,9 +21,10 @@ const patience = 10_000;
 export const serve: Command = {
   name: "serve",
   about: "Serves published editions as shops’ pages: without a database, and without writing anything.",
-  usage: "trellis serve DIR… --port N [--host ADDRESS]",
+  usage: "trellis serve DIR… --port N [--store URL]… [--host ADDRESS]",
   options: [
     ["--port N", "Port to listen on"],
+    ["--store URL", "Count in a ClickHouse server instead of this process; once for each shard"],
     ["--host ADDRESS", "Address to listen on", "127.0.0.1"],
   ],
   example: "trellis serve ./live/larkmoss-nursery --port 4400",
@@ -28,7 +32,11 @@ export const serve: Command = {
     const { values, positionals } = parseArgs({
       args,
       allowPositionals: true,
-      options: { port: { type: "string" }, host: { type: "string", default: "127.0.0.1" } },
+      options: {
+        port: { type: "string" },
+        host: { type: "string", default: "127.0.0.1" },
+        store: { type: "string", multiple: true },
+      },
     });
     const port = Number(values.port);
     if (values.port === undefined || !Number.isInteger(port) || port < 0 || port > 65535)
@@ -36,7 +44,8 @@ export const serve: Command = {
     if (positionals.length === 0) throw new UsageError(`Name a folder of editions. Usage: ${serve.usage}`);
     const shops = open(positionals);
     let stopping = false;
-    const app = createServeApp(shops, repository, { stops: () => stopping });
+    const catalogues = values.store ? await storeCatalogues(values.store, shops) : new Catalogues();
+    const app = createServeApp(shops, repository, { stops: () => stopping, catalogues });
     for (const { shop } of shops.state) await warmShop(app, shop);
     return new Promise((done, fail) => {
       const server = listen({ fetch: app.fetch, port, hostname: values.host }, ({ port: taken }) => {
@@ -47,16 +56,21 @@ export const serve: Command = {
       });
       // Keeps idle connections open longer than a balancer does, so that no request meets a closing one.
       if ("keepAliveTimeout" in server) server.keepAliveTimeout = 65_000;
-      const refresh = () => {
-        for (const { shop, edition, fault } of shops.refresh())
+      let refreshing = false;
+      const refresh = async () => {
+        if (refreshing) return;
+        refreshing = true;
+        const changes = await shops.refresh((source) => catalogues.get(source));
+        refreshing = false;
+        for (const { shop, edition, fault } of changes)
           process.stderr.write(
             fault === undefined
               ? `${shop}: edition ${edition} is served now.\n`
               : `${shop}: edition ${edition} is still served. ${fault}\n`,
           );
       };
-      const timer = setInterval(refresh, interval);
-      process.on("SIGHUP", refresh);
+      const timer = setInterval(() => void refresh(), interval);
+      process.on("SIGHUP", () => void refresh());
       server.on("error", (error: NodeJS.ErrnoException) => {
         clearInterval(timer);
         const taken = `Port ${port} is taken. Choose a different one with --port.`;
@@ -75,6 +89,16 @@ export const serve: Command = {
     });
   },
 };
+
+/** The catalogues of the shops’ editions in a column store. @throws StoreFault if it lacks a current one */
+async function storeCatalogues(addresses: readonly string[], shops: PublishedShops): Promise<StoreCatalogues> {
+  const shards = addresses.map((address) => new Shard(address));
+  const catalogues = new StoreCatalogues(shards, ({ shop, state }) =>
+    storedHash(shops.manifest(shop.slug, Number(state))),
+  );
+  for (const { shop } of shops.state) await catalogues.get(shops.source(shop));
+  return catalogues;
+}
 
 /** @throws UsageError, EditionFault */
 function open(folders: readonly string[]): PublishedShops {

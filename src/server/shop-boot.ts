@@ -26,16 +26,21 @@ import type { Boot, EnginePlace } from "../storefront/shop/boot.ts";
 import { sayOf, wordsOf } from "../storefront/words/spoken.ts";
 import { firstFileOf, withFallbacks } from "./fonts.ts";
 import { noDocument } from "./http-error.ts";
-import type { Catalogues } from "./store/catalogues.ts";
+import type { ServedCatalogues } from "./served-catalogue.ts";
 import { shopLook } from "./store/looks.ts";
 import type { ShopSource } from "./store/source.ts";
 import { fieldsOfPage } from "./used-fields.ts";
 
 /** Opens a shop for its pages. @param base prefix of all their addresses */
-export async function openShop(source: ShopSource, catalogues: Catalogues, base: string, asked: string | undefined) {
+export async function openShop(
+  source: ShopSource,
+  catalogues: Pick<ServedCatalogues, "get">,
+  base: string,
+  asked: string | undefined,
+) {
   const { shop } = source;
   const [settings, pages] = await Promise.all([oneOf(source, shopKind), oneOf(source, pagesKind)]);
-  const { facts, swatches } = await catalogues.get(source);
+  const { served, swatches } = await catalogues.get(source);
   const language = chosenLanguage(settings, asked);
   const { bars, menu, search } = pages;
   const around: Around = {
@@ -48,7 +53,7 @@ export async function openShop(source: ShopSource, catalogues: Catalogues, base:
     say: sayOf(language),
   };
   const look = await shopLook(source, settings);
-  return { source, shop, settings, site: siteOf(settings), pages, facts, swatches, look, around };
+  return { source, shop, settings, site: siteOf(settings), pages, served, swatches, look, around };
 }
 
 /** See {@link openShop}. */
@@ -63,11 +68,12 @@ const oneOf = async <D extends object>(source: ShopSource, kind: DocumentKind<D>
  * @param panel to show whether it is on the page or not, alone if it is not
  */
 export async function bootOf(
-  { source, shop, settings, pages, facts, swatches, look, around }: BootShop,
+  { source, shop, settings, pages, served, swatches, look, around }: BootShop,
   address: string,
   { panel, stage }: { panel: string | undefined; stage: boolean },
 ): Promise<Boot | undefined> {
-  const page = shownPage(address, pages, facts.pageFacts(), await source.first(panelKind));
+  const facts = served.pageFacts();
+  const page = shownPage(address, pages, facts, await source.first(panelKind));
   if (!page) return undefined;
   const stands = page.layout.panels.some((one) => one.panel === panel);
   const standing = panel === undefined || stands ? page.layout.panels : [{ panel }];
@@ -77,25 +83,27 @@ export async function bootOf(
   if (panel !== undefined && found.some((one) => one.panel === panel && !one.read))
     throw noDocument(panelKind.what, panel);
   const panels = found.flatMap(({ panel: slug, at, after, read }) =>
-    read ? [{ slug, at, after, panel: read.document, target: targetOf(read.document, pages, facts.pageFacts()) }] : [],
+    read ? [{ slug, at, after, panel: read.document, target: targetOf(read.document, pages, facts) }] : [],
   );
   const book = await swatches.resolve(source, groundOf(look));
   const api = apiOf(source);
   const { language, base } = around;
   const words = wordsOf(language);
-  const withText = stage || showsText(page.layout) || searchesText(facts.index.catalogue.fields, pages);
+  const withText = stage || showsText(page.layout) || searchesText(facts.fields, pages);
   const of = stateQuery(source);
   // On the stage a facet of any field may be added, so all fields are needed.
-  const only = stage ? undefined : fieldsOfPage(facts.index, page, panels, pages.search);
+  const only = stage
+    ? undefined
+    : fieldsOfPage({ fields: facts.fields, isPictured: served.isPictured }, page, panels, pages.search);
   return {
     shop: around.shop,
     base,
     page,
     panels,
-    fields: facts.index.catalogue.fields,
+    fields: [...facts.fields],
     limits: settings.limits,
     swatches: stage ? book : ofPanels(book, panels),
-    engine: enginePlace(shop.variantCount, stage),
+    engine: served.isElsewhere ? "server" : enginePlace(shop.variantCount, stage),
     data: `${api}/data${queryOf({ ...of, ...(withText ? { text: "" } : {}), ...(only ? { only: only.join() } : {}) })}`,
     ask: `${api}/ask${queryOf(of)}`,
     language,

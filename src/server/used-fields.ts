@@ -1,6 +1,5 @@
 import { type Catalogue, fieldOf, firstValue } from "../core/catalogue/catalogue.ts";
 import type { Field } from "../core/catalogue/field.ts";
-import type { CatalogueIndex } from "../core/engine/index/catalogue-index.ts";
 import { weightOf } from "../core/engine/index/text-index.ts";
 import type { Clause } from "../core/engine/question.ts";
 import { standardSorts } from "../core/engine/sort-keys.ts";
@@ -63,13 +62,12 @@ export function usedFields({ fields, panels, pages, search, slots }: Used): {
  * do.
  */
 export function fieldsOfPage(
-  { catalogue }: CatalogueIndex,
+  { fields, isPictured }: { fields: readonly Field[]; isPictured: boolean },
   page: ShownPage,
   panels: readonly { panel: PanelDocument; target?: { within: Clause[] } | undefined }[],
   search: PagesDocument["search"],
 ): string[] | undefined {
-  const { fields } = catalogue;
-  if (showOf(page.layout, fields).variants || !isPictured(catalogue)) return undefined;
+  if (showOf(page.layout, fields).variants || !isPictured) return undefined;
   const used = usedFields({
     fields,
     panels: panels.map(({ panel }) => panel),
@@ -85,19 +83,13 @@ export function fieldsOfPage(
   return fields.flatMap(({ key }) => (used.counted.has(key) || used.shown.has(key) ? [key] : []));
 }
 
-const pictured = new WeakMap<Catalogue, boolean>();
-
 /** Whether every card has a picture, whichever variant it shows. */
-function isPictured(catalogue: Catalogue): boolean {
-  const known = pictured.get(catalogue);
-  if (known !== undefined) return known;
+export function allPictured(catalogue: Catalogue): boolean {
   const image = fieldOf(catalogue, "image")?.key;
   const pictureAt = (variant: number) => (image === undefined ? undefined : firstValue(catalogue, image, variant));
-  const all = catalogue.productIds.every((_, product) => {
+  return catalogue.productIds.every((_, product) => {
     const [first, end] = [catalogue.variantStart[product] ?? 0, catalogue.variantStart[product + 1] ?? 0];
     const own = Array.from({ length: end - first }, (_, at) => pictureAt(first + at));
     return own[0] !== undefined && own.every((one) => one === undefined || isSafePicture(one));
   });
-  pictured.set(catalogue, all);
-  return all;
 }

@@ -56,11 +56,11 @@ export async function publishedCases(here: string, shop: string, run: Run): Prom
     ],
     [
       "… now has a shop “other”. Restart to serve it.",
-      () => {
+      async () => {
         const folder = copy("moved", () => {});
         const open = new PublishedShops([folder]);
         named(folder, "current.json", slug, "other");
-        return open.refresh()[0]?.fault;
+        return (await open.refresh())[0]?.fault;
       },
     ],
     ["This shop has no edition 7 here. Reload the page.", () => get(`/api/shops/${slug}/data?edition=7`)],

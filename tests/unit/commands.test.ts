@@ -200,7 +200,7 @@ describe("the command line over a shop folder", () => {
     const names = [...(out.split("Exit status")[0] ?? "").matchAll(/^ {2}([a-z]+) {2}/gm)].map(
       ([, name]) => name ?? "",
     );
-    expect(names).toHaveLength(14);
+    expect(names).toHaveLength(15);
     for (const name of names) {
       const help = await trellis(name, "--help");
       expect([help.status, help.err]).toEqual([0, ""]);

@@ -121,9 +121,9 @@ describe("a process without a database", () => {
     await send(path, { version, document: { ...document, rows: document.rows.slice(1) } }, "PUT");
     await send(`/api/shops/${slug}/editions`, { note: "Shorter" });
     const before = await bytesOf(served, `/shop/${slug}/`);
-    expect(shops.refresh()).toEqual([]);
+    expect(await shops.refresh()).toEqual([]);
     await publish();
-    expect(shops.refresh()).toEqual([{ shop: slug, edition: 2 }]);
+    expect(await shops.refresh()).toEqual([{ shop: slug, edition: 2 }]);
     const after = await bytesOf(served, `/shop/${slug}/`);
     expect(after).not.toEqual(before);
     expect(after).toEqual(await bytesOf(tool, `/shop/${slug}/`));
@@ -131,7 +131,7 @@ describe("a process without a database", () => {
     expect((await bytesOf(served, `/api/shops/${slug}/data?edition=1`)).status).toBe(200);
     expect(await bytesOf(served, `/edition/${slug}/1/`)).toEqual(await bytesOf(tool, `/edition/${slug}/1/`));
     await publish("--edition", "1");
-    expect(shops.refresh()).toEqual([{ shop: slug, edition: 1 }]);
+    expect(await shops.refresh()).toEqual([{ shop: slug, edition: 1 }]);
     expect(await bytesOf(served, `/shop/${slug}/`)).toEqual(before);
   });
 
@@ -205,7 +205,7 @@ describe("an edition as files", () => {
     const out = await copy("half");
     const open = new PublishedShops([out]);
     writeFileSync(join(out, "current.json"), JSON.stringify({ format: "trellis-edition-1", shop: slug, edition: 3 }));
-    expect(open.refresh()).toMatchObject([
+    expect(await open.refresh()).toMatchObject([
       { edition: 2, fault: expect.stringContaining("edition-3.json can’t be read") },
     ]);
     expect(open.source(slug).state).toBe(2);

@@ -39,7 +39,7 @@ const maxValues = 4;
  * @param panels those on the page of the whole shop
  */
 export async function suggestionsFor(
-  facts: Facts,
+  facts: Pick<Facts, "ask" | "pageFacts">,
   pages: PagesDocument,
   panels: readonly PanelDocument[],
   asked: string,

@@ -8,20 +8,38 @@ import type { StoredCatalogue } from "./stored-catalogue.ts";
 
 type StoredRow = [product: number, id: string, raw: string, fits: number];
 
+/** A small catalogue of some products, and which of its variants fit. */
+interface Rows {
+  index: CatalogueIndex;
+  matching: readonly boolean[];
+}
+
 /**
- * The cards of some products, made of a small catalogue of their rows.
+ * The cards of some products.
  * @param products their numbers, in order
  * @param fits whether a row meets the page’s conditions and the selection, as an expression
  */
 export async function cardsOf(
   shards: readonly Shard[],
   table: string,
-  { fields }: StoredCatalogue,
+  stored: StoredCatalogue,
   products: readonly number[],
   fits: string,
   show: Shown | undefined,
 ): Promise<Card[]> {
   if (products.length === 0) return [];
+  const { index, matching } = await rowsOf(shards, table, stored, products, fits);
+  return products.map((_, at) => cardOf(index, at, (variant) => matching[variant] === true, show));
+}
+
+/** The rows of some products as a catalogue; see {@link cardsOf}. */
+export async function rowsOf(
+  shards: readonly Shard[],
+  table: string,
+  { fields }: StoredCatalogue,
+  products: readonly number[],
+  fits: string,
+): Promise<Rows> {
   const found = await Promise.all(
     shards.map((shard, at) => {
       const own = products.filter((product) => product % shards.length === at);
@@ -56,8 +74,7 @@ export async function cardsOf(
     productIds: ids,
     variantStart: Uint32Array.from(starts),
   };
-  const index = new CatalogueIndex(catalogue);
-  return products.map((_, at) => cardOf(index, at, (variant) => matching[variant] === true, show));
+  return { index: new CatalogueIndex(catalogue), matching };
 }
 
 const noColumn = { spellings: [], starts: new Uint32Array(1), codes: new Uint32Array() };

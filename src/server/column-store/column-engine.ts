@@ -1,15 +1,18 @@
+import { isNested } from "../../core/catalogue/field-kinds.ts";
 import { binEdges } from "../../core/catalogue/numbers/bins.ts";
 import { rangesBetween, roundLimits } from "../../core/catalogue/numbers/price-ranges.ts";
 import type { Range } from "../../core/catalogue/numbers/range-schema.ts";
 import { starRanges } from "../../core/catalogue/numbers/stars.ts";
 import type { Answer, RangeAnswer, SteadyFacet, WireAnswer, WireFacet } from "../../core/engine/answer.ts";
+import { type Product, productOf } from "../../core/engine/cards/product.ts";
 import { completeAnswer, type Engine, facetName, pageKey } from "../../core/engine/engine.ts";
 import { kept } from "../../core/engine/index/kept.ts";
 import type { Clause, Facet, Question } from "../../core/engine/question.ts";
 import { relaxationsBy } from "../../core/engine/relaxations.ts";
 import { without } from "../../core/engine/selection.ts";
 import { bestMatch, pickedOrder, type SortKey, sortKeys } from "../../core/engine/sort-keys.ts";
-import { cardsOf } from "./cards.ts";
+import type { PageFacts } from "../../core/profile/value-pages.ts";
+import { cardsOf, rowsOf } from "./cards.ts";
 import { holds, type Scope, Scopes } from "./scope.ts";
 import { type Shard, StoreFault } from "./shard.ts";
 import { all, float, uint, uints } from "./sql.ts";
@@ -68,6 +71,26 @@ export class ColumnEngine implements Engine {
     return new ColumnEngine(shards, first);
   }
 
+  /** The data for a shop's pages. */
+  pageFacts(): PageFacts {
+    return {
+      fields: this.#stored.fields.map(({ field }) => field),
+      optionsOf: (key) => {
+        const field = this.#scopes.field(key)?.field;
+        return field ? this.#scopes.options({ field: key, mode: isNested(field) ? "tree" : "any" }).options : [];
+      },
+    };
+  }
+
+  /** A product by its id; undefined if there is none. */
+  async product(id: string): Promise<Product | undefined> {
+    await this.#lookUp([id]);
+    const numbers = this.#scopes.numbersOf([id]);
+    if (numbers.length === 0) return undefined;
+    const { index } = await rowsOf(this.#shards, this.#table, this.#stored, numbers, "1");
+    return productOf(index, id);
+  }
+
   async ask(question: Question): Promise<Answer> {
     const page = await this.#page(question);
     const wire = await this.answer(question);
@@ -122,16 +145,7 @@ export class ColumnEngine implements Engine {
   }
 
   async #page({ within, searching }: Pick<Question, "within" | "searching">): Promise<Page> {
-    const unknown = this.#scopes.unknownIds(within);
-    if (unknown.length > 0) {
-      const sql = `SELECT id, product FROM ${this.#table} WHERE first = 1 AND id IN ids`;
-      const found = await Promise.all(
-        this.#shards.map((shard) =>
-          shard.rows<[string, number]>(sql, { name: "ids", type: "String", values: unknown }),
-        ),
-      );
-      this.#scopes.know(unknown, new Map(found.flat()));
-    }
+    await this.#lookUp(within.flatMap((clause) => clause.flatMap((one) => ("products" in one ? one.products : []))));
     return kept(
       this.#pages,
       pageKey({ within, searching }),
@@ -141,6 +155,17 @@ export class ColumnEngine implements Engine {
       },
       maxPages,
     );
+  }
+
+  /** Finds out the numbers of products. */
+  async #lookUp(ids: readonly string[]): Promise<void> {
+    const unknown = this.#scopes.unknownIds(ids);
+    if (unknown.length === 0) return;
+    const sql = `SELECT id, product FROM ${this.#table} WHERE first = 1 AND id IN ids`;
+    const found = await Promise.all(
+      this.#shards.map((shard) => shard.rows<[string, number]>(sql, { name: "ids", type: "String", values: unknown })),
+    );
+    this.#scopes.know(unknown, new Map(found.flat()));
   }
 
   async #total(scope: Scope): Promise<number> {

@@ -18,6 +18,9 @@ export interface Scope {
   each: readonly string[];
 }
 
+/** Largest number of ids whose numbers are kept. */
+const maxIds = 100_000;
+
 /** No option of a mapping. */
 const none = 0xffff_ffff;
 
@@ -44,14 +47,15 @@ export class Scopes {
     return this.#fields.get(key);
   }
 
-  /** Ids in conditions whose numbers are still unknown. */
-  unknownIds(within: readonly Clause[]): string[] {
-    const ids = within.flatMap((clause) => clause.flatMap((one) => ("products" in one ? one.products : [])));
+  /** Ids whose numbers are still unknown. */
+  unknownIds(ids: readonly string[]): string[] {
     return [...new Set(ids)].filter((id) => !this.#numbers.has(id));
   }
 
   /** Adds product numbers; ids without one are no products. */
   know(ids: readonly string[], found: ReadonlyMap<string, number>): void {
+    // Anybody can ask for any id, so only so many are kept.
+    if (this.#numbers.size > maxIds) this.#numbers.clear();
     for (const id of ids) this.#numbers.set(id, found.get(id) ?? none);
   }
 

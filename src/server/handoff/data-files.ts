@@ -2,8 +2,8 @@ import { encodeCatalogue } from "../../core/catalogue/binary.ts";
 import { handoffFormat, type ShopFile } from "../../storefront/handoff/wire.ts";
 import type { Boot } from "../../storefront/shop/boot.ts";
 import { wordsOf } from "../../storefront/words/spoken.ts";
-import type { BootShop } from "../shop-boot.ts";
 import { usedFields } from "../used-fields.ts";
+import type { WholeBoot } from "./open-whole.ts";
 
 /** The data files that a handoff's script reads. */
 export interface DataFiles {
@@ -19,7 +19,7 @@ export interface DataFiles {
  * @param others the languages of pages besides the shop's own
  */
 export function dataFiles(
-  { shop, settings, pages, facts, around, site }: BootShop,
+  { shop, settings, pages, facts, around, site }: WholeBoot,
   boots: readonly Boot[],
   slots: readonly string[],
   edition: number | undefined,

@@ -30,14 +30,14 @@ import {
 import { displaysOf, type PagePanel } from "../../storefront/page/page-panel.ts";
 import type { Boot } from "../../storefront/shop/boot.ts";
 import { isBuild, repository } from "../repository.ts";
-import { type BootShop, inLanguage, lookCss } from "../shop-boot.ts";
+import { inLanguage, lookCss } from "../shop-boot.ts";
 import { bundle, gzippedSize } from "./bundle.ts";
 import { checkCard, defaultCard, slotsOf } from "./card.ts";
 import { dataFiles } from "./data-files.ts";
 import { earlyScript } from "./early.ts";
 import { Markup } from "./markup.ts";
 import { hashed, integrityOf } from "./names.ts";
-import { bootsOf, checkSite, openWhole } from "./open-whole.ts";
+import { bootsOf, checkSite, openWhole, type WholeBoot } from "./open-whole.ts";
 import { queryTable } from "./query-table.ts";
 import { readme } from "./readme.ts";
 import { handoffSheet } from "./sheet.ts";
@@ -223,7 +223,7 @@ function withPlaces({ born, states, ...still }: StillPage, at: string): StillPag
 
 /** The script, the engine and the style sheet, with the font files it uses. */
 async function codeOf(
-  open: BootShop,
+  open: WholeBoot,
   panels: readonly PagePanel[],
   displays: readonly DisplayName[],
   parkedStyles: Parameters<typeof handoffSheet>[0]["parkedStyles"],

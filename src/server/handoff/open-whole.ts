@@ -9,11 +9,14 @@ import type { PagePanel } from "../../storefront/page/page-panel.ts";
 import type { Boot } from "../../storefront/shop/boot.ts";
 import { HttpError } from "../http-error.ts";
 import { type BootShop, bootOf, openShop } from "../shop-boot.ts";
-import { Catalogues } from "../store/catalogues.ts";
+import { Catalogues, type LoadedCatalogue } from "../store/catalogues.ts";
 import { wholeSource } from "../store/whole-source.ts";
 
+/** A shop opened for drawing, with everything of its catalogue. */
+export type WholeBoot = BootShop & Pick<LoadedCatalogue, "facts">;
+
 /** Opens a whole shop for drawing, with pictures at the handoff's addresses. */
-export async function openWhole(whole: WholeShop, site: Site, language: string | undefined): Promise<BootShop> {
+export async function openWhole(whole: WholeShop, site: Site, language: string | undefined): Promise<WholeBoot> {
   const source = wholeSource({
     key: "handoff",
     state: "draft",
@@ -24,12 +27,14 @@ export async function openWhole(whole: WholeShop, site: Site, language: string |
   const known = languagesOf(whole.shop);
   if (language !== undefined && !known.includes(language))
     throw new HttpError(422, `The shop is not in the language “${language}”. It is in ${known.join(", ")}.`);
-  return { ...(await openShop(source, new Catalogues(), "", language)), site };
+  const catalogues = new Catalogues();
+  const open = await openShop(source, catalogues, "", language);
+  return { ...open, site, facts: (await catalogues.get(source)).facts };
 }
 
 /** The requested pages with panels. @throws Fault for an unknown page, or if none has a panel */
 export async function bootsOf(open: BootShop, wanted: readonly string[] | undefined): Promise<Boot[]> {
-  const all = pageList(open.pages, open.facts.pageFacts()).map(({ address }) => address);
+  const all = pageList(open.pages, open.served.pageFacts()).map(({ address }) => address);
   const gone = wanted?.find((address) => !all.includes(address));
   if (gone !== undefined) throw new HttpError(422, `This shop has no page ${gone}.`, { page: gone, pages: all });
   const boots: Boot[] = [];

@@ -1,3 +1,4 @@
+import type { EditionManifest } from "../../core/shop/archive/edition-manifest.ts";
 import { shopPictures, withPicturesAt } from "../../core/shop/pictures.ts";
 import { HttpError, noShop } from "../http-error.ts";
 import type { ShopSource } from "../store/source.ts";
@@ -40,21 +41,25 @@ export class PublishedShops {
   /**
    * Takes over newer editions: each is read whole before shoppers see it, and the one before stays for pages that are
    * open.
-   * @returns for each folder that changed its new edition, or why it could not be read
+   * @param ready prepares an edition, and rejects if it can’t be served; default: nothing
+   * @returns for each folder that changed its new edition, or why it could not be taken over
    */
-  refresh(): { shop: string; edition: number; fault?: string }[] {
-    const found = [...this.#shops.values()].flatMap((shop) => {
+  async refresh(
+    ready: (source: ShopSource) => Promise<unknown> = async () => {},
+  ): Promise<{ shop: string; edition: number; fault?: string }[]> {
+    const found: { shop: string; edition: number; fault?: string }[] = [];
+    for (const shop of this.#shops.values()) {
       try {
         const { shop: slug, edition } = readCurrent(shop.folder);
         if (slug !== shop.slug) throw new Error(`${shop.folder} now has a shop “${slug}”. Restart to serve it.`);
-        if (edition === shop.current) return [];
-        this.#read(shop, edition);
+        if (edition === shop.current) continue;
+        await ready(this.#read(shop, edition).source);
         shop.current = edition;
-        return [{ shop: slug, edition }];
+        found.push({ shop: slug, edition });
       } catch (error) {
-        return [{ shop: shop.slug, edition: shop.current, fault: (error as Error).message }];
+        found.push({ shop: shop.slug, edition: shop.current, fault: (error as Error).message });
       }
-    });
+    }
     // Everything that was found by a shop’s current edition is found anew.
     if (found.length > 0) syncWriteCount(writeCount() + 1);
     return found;
@@ -86,6 +91,13 @@ export class PublishedShops {
     if (!shop.editions.has(number) && !editionsIn(shop.folder).includes(number))
       throw new HttpError(404, `This shop has no edition ${number} here. Reload the page.`);
     return this.#read(shop, number).source;
+  }
+
+  /** The list of files of an edition that was read. */
+  manifest(slug: string, n: number): EditionManifest {
+    const found = this.#shops.get(slug)?.editions.get(n);
+    if (!found) throw noShop(slug);
+    return found.edition.manifest;
   }
 
   /** A picture of a shop, of whichever edition that was read. */

@@ -12,6 +12,7 @@ import { shopPages } from "../routes/shop-page.ts";
 import { styles } from "../routes/style.ts";
 import { pictureResponse } from "../routes/swatches.ts";
 import { sameOrigin } from "../same-origin.ts";
+import type { ServedCatalogues } from "../served-catalogue.ts";
 import { serveFonts, serveShopFiles } from "../static-files.ts";
 import { Catalogues } from "../store/catalogues.ts";
 import { pictureType } from "../store/picture-of.ts";
@@ -23,15 +24,15 @@ import type { PublishedShops } from "./published-shops.ts";
 /**
  * What a process without a database serves: the pages of published editions, their requests and files.
  * @param stops whether the process is about to end, so that a balancer leaves it out; default: no
+ * @param catalogues where products are counted; default: in this process
  */
 export function createServeApp(
   shops: PublishedShops,
   root: string,
-  { stops = () => false }: { stops?: () => boolean } = {},
+  { stops = () => false, catalogues = new Catalogues() }: { stops?: () => boolean; catalogues?: ServedCatalogues } = {},
 ): Hono {
   const app = new Hono();
   const metrics = new Metrics();
-  const catalogues = new Catalogues();
   app.get("/healthz", (c) => c.json({ ok: !stops(), shops: shops.state }, stops() ? 503 : 200));
   app.get("/metrics", async (c) => {
     const { text, type } = await metrics.text(shops.state);

@@ -10,8 +10,9 @@ import { limits } from "../../core/sanitize/limits.ts";
 import { audienceOf, cacheKey } from "../cache-key.ts";
 import { CompressedBody } from "../compressed-body.ts";
 import { hashOf } from "../hash.ts";
+import { HttpError } from "../http-error.ts";
 import { type RenderedResponse, ResponseCache } from "../response-cache.ts";
-import type { Catalogues, LoadedCatalogue } from "../store/catalogues.ts";
+import type { ServedCatalogue, ServedCatalogues } from "../served-catalogue.ts";
 import type { ShopSource } from "../store/source.ts";
 import { WriteScopedCache } from "../store/write-scoped-cache.ts";
 import type { Costs } from "./cost.ts";
@@ -21,7 +22,7 @@ import { jsonOf, limit, parsedBody, stateAsked, textOf } from "./request.ts";
 export interface AnswerOptions {
   /** The source that a request is about. @throws HttpError */
   find(c: Context): Promise<ShopSource>;
-  catalogues: Catalogues;
+  catalogues: ServedCatalogues;
   keeps: boolean;
   costs: Costs;
   /** Threads for the engine; in this thread if absent. */
@@ -32,12 +33,13 @@ export interface AnswerOptions {
 export function answerRoutes({ find, catalogues, keeps, costs: { quick }, far }: AnswerOptions): Hono {
   const app = new Hono();
   const kept = new ResponseCache();
-  const loaded = new WriteScopedCache<LoadedCatalogue>();
+  const loaded = new WriteScopedCache<ServedCatalogue>();
   const sources = new WriteScopedCache<string>();
 
   // The catalogue for storefronts: with corrections, and only the fields that panels and cards need.
   app.get("/shops/:shop/data", quick, async (c) => {
     const { data } = await catalogues.get(await find(c));
+    if (!data) throw new HttpError(404, "Pages of this shop ask for counts; its catalogue can’t be fetched.");
     const only = c.req.query("only")?.split(",", 2000);
     return data({ text: c.req.query("text") !== undefined, only }).answer(c.req.raw, binaryType, "no-cache");
   });
@@ -45,16 +47,16 @@ export function answerRoutes({ find, catalogues, keeps, costs: { quick }, far }:
   // Suggestions while somebody types into the shop's search.
   app.get("/shops/:shop/suggest", quick, async (c) => {
     const source = await find(c);
-    const { facts } = await catalogues.get(source);
+    const { served } = await catalogues.get(source);
     const pages = (await source.read(pagesKind))?.document ?? pagesKind.fresh("");
-    const { layout } = shownPage(shopAddress, pages, facts.pageFacts(), await source.first(panelKind)) ?? {
+    const { layout } = shownPage(shopAddress, pages, served.pageFacts(), await source.first(panelKind)) ?? {
       layout: { panels: [] },
     };
     const panels = await Promise.all(layout.panels.map(({ panel }) => source.read(panelKind, panel)));
     const asked = (c.req.query("q") ?? "").slice(0, 200);
     return c.json(
       await suggestionsFor(
-        facts,
+        served,
         pages,
         panels.flatMap((one) => one?.document ?? []),
         asked,
@@ -67,10 +69,10 @@ export function answerRoutes({ find, catalogues, keeps, costs: { quick }, far }:
     const [who, shop] = [audienceOf(state), c.req.param("shop")];
     const of = cacheKey(who, "source", catalogues.forgotten, shop, JSON.stringify(state));
     const answer = async (sent: string): Promise<RenderedResponse> => {
-      const { facts } = await loaded.get(of, async () => catalogues.get(await find(c)));
+      const { served } = await loaded.get(of, async () => catalogues.get(await find(c)));
       const { has, ...question } = parsedBody(wireQuestion, jsonOf(sent));
       const there = new Set(has);
-      return { status: 200, text: jsonAnswer(facts.engine.answer(question, (one) => there.has(one))) };
+      return { status: 200, text: jsonAnswer(await served.answer(question, (one) => there.has(one))) };
     };
     if (!keeps) return c.body((await answer(await textOf(c.req.raw))).text, 200, answerHeaders);
     const key = await sources.get(of, async () => (await find(c)).key);

@@ -1,7 +1,6 @@
 import { Hono } from "hono";
 import { html, raw } from "hono/html";
 import { secureHeaders } from "hono/secure-headers";
-import { productOf } from "../../core/engine/cards/product.ts";
 import { plainCounts } from "../../core/engine/remote-engine.ts";
 import { productAt } from "../../core/page/page-list.ts";
 import { jsonInMarkup } from "../../core/sanitize/json-in-markup.ts";
@@ -13,8 +12,8 @@ import { direction } from "../../storefront/words/direction.ts";
 import { cacheKey } from "../cache-key.ts";
 import { CompressedBody } from "../compressed-body.ts";
 import { type RenderedResponse, ResponseCache } from "../response-cache.ts";
+import type { ServedCatalogues } from "../served-catalogue.ts";
 import { type BootShop, bootOf, lookOf, openShop, type PageLook } from "../shop-boot.ts";
-import type { Catalogues } from "../store/catalogues.ts";
 import { WriteScopedCache } from "../store/write-scoped-cache.ts";
 import type { StorefrontAssets } from "../storefront-assets.ts";
 import { asFault } from "./as-fault.ts";
@@ -26,7 +25,7 @@ import { type StateMark, versionBadge } from "./version-badge.ts";
 
 export interface ShopPagesOptions {
   find: FindPageSource;
-  catalogues: Catalogues;
+  catalogues: Pick<ServedCatalogues, "get">;
   assets: StorefrontAssets;
   of: PagesOf;
   keeps: boolean;
@@ -77,7 +76,7 @@ export function shopPages({ find: findSource, catalogues, assets, of, keeps, far
       const shop = await openShop(source, catalogues, base, c.req.query("lang"));
       const place = pathname.slice(shop.around.base.length);
       const id = productAt(place);
-      const product = id === undefined ? undefined : productOf(shop.facts.index, id);
+      const product = id === undefined ? undefined : await shop.served.product(id);
       if (product) {
         const chosen = Number(c.req.query("variant") ?? 1) - 1;
         const page = await stillAround(drawProduct(shop.around, product, chosen), shop, mark, notes);
@@ -89,7 +88,7 @@ export function shopPages({ find: findSource, catalogues, assets, of, keeps, far
       });
       if (!boot) return { text: String(await stillAround(drawNoPage(shop.around), shop, mark, notes)), status: 404 };
       const look = await lookOf(shop, boot.panels, boot.stage);
-      const drawn = await drawPage(boot, shop.facts, search);
+      const drawn = await drawPage(boot, shop.served, search);
       return {
         text: String(await pageAround(drawn, boot, look, assets, boot.stage ? undefined : mark, notes)),
         status: 200,

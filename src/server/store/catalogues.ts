@@ -1,27 +1,25 @@
 import { LRUCache } from "lru-cache";
 import { encodeCatalogue } from "../../core/catalogue/binary.ts";
-import { titleField } from "../../core/catalogue/catalogue.ts";
+import { type Catalogue, titleField } from "../../core/catalogue/catalogue.ts";
 import { type Field, isFacetable } from "../../core/catalogue/field.ts";
 import { applyMends } from "../../core/catalogue/mend/apply.ts";
 import { mendsKind } from "../../core/catalogue/mend/kind.ts";
+import { productOf } from "../../core/engine/cards/product.ts";
 import { CatalogueIndex } from "../../core/engine/index/catalogue-index.ts";
 import { pagesKind } from "../../core/page/kind.ts";
 import { withCollections } from "../../core/page/with-collections.ts";
 import { LocalFacts } from "../../core/profile/local-facts.ts";
 import { limits } from "../../core/sanitize/limits.ts";
 import { type CompressedBody, keepPacked } from "../compressed-body.ts";
+import type { ServedCatalogue, ServedCatalogues } from "../served-catalogue.ts";
+import { allPictured } from "../used-fields.ts";
 import type { Shop } from "./entities.ts";
 import { draftKey, isDraft, type ShopSource } from "./source.ts";
 import { SwatchResolver } from "./swatch-resolver.ts";
 
 /** A shop's catalogue ready for answering, with corrections applied. */
-export interface LoadedCatalogue {
+export interface LoadedCatalogue extends ServedCatalogue {
   facts: LocalFacts;
-  swatches: SwatchResolver;
-  /**
-   * The catalogue for pages with their own engine, in binary form: the fields that panels and cards can need.
-   * @param only keys of the fields that the page does need
-   */
   data(wanted: { text: boolean; only?: readonly string[] | undefined }): CompressedBody;
 }
 
@@ -32,7 +30,7 @@ const indexed = 3;
 type Cuts = LRUCache<string, CompressedBody>;
 
 /** Caches the most recently used catalogues, of drafts and editions, within a memory limit. */
-export class Catalogues {
+export class Catalogues implements ServedCatalogues {
   #loaded = new LRUCache<string, Promise<LoadedCatalogue>>({
     maxSize: limits.keptCatalogues.max,
     sizeCalculation: () => 1,
@@ -89,16 +87,33 @@ function sizeOf({ index }: LocalFacts): number {
   return Math.max(1, bytes + 100 * index.catalogue.productIds.length);
 }
 
-/** @param prefix of this catalogue's names among the reduced ones */
-async function load(source: ShopSource, cuts: Cuts, prefix: string): Promise<LoadedCatalogue> {
+/** A source's catalogue with its corrections and collections. */
+export async function effectiveCatalogue(source: ShopSource): Promise<Catalogue> {
   const [imported, mends] = [await source.catalogue(), await source.read(mendsKind)];
   const pages = await source.read(pagesKind);
-  const catalogue = withCollections(applyMends(imported, mends?.document.mends ?? []), pages?.document);
+  return withCollections(applyMends(imported, mends?.document.mends ?? []), pages?.document);
+}
+
+/** @param prefix of this catalogue's names among the reduced ones */
+async function load(source: ShopSource, cuts: Cuts, prefix: string): Promise<LoadedCatalogue> {
+  const catalogue = await effectiveCatalogue(source);
   const facts = new LocalFacts(new CatalogueIndex(catalogue));
   const title = titleField(catalogue)?.key;
+  let isPictured: boolean | undefined;
   return {
     facts,
-    swatches: new SwatchResolver(facts.index),
+    served: {
+      isElsewhere: false,
+      get isPictured() {
+        isPictured ??= allPictured(catalogue);
+        return isPictured;
+      },
+      ask: (question) => facts.ask(question),
+      pageFacts: () => facts.pageFacts(),
+      answer: (question, has) => facts.engine.answer(question, has),
+      product: (id) => productOf(facts.index, id),
+    },
+    swatches: new SwatchResolver(catalogue.fields, (key) => facts.index.options(key).options),
     data({ text, only }) {
       const there = new Set(only);
       const name = `${prefix}${text} ${only === undefined ? "" : JSON.stringify([...there].sort())}`;

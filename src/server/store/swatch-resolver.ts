@@ -1,6 +1,5 @@
-import { isFacetable } from "../../core/catalogue/field.ts";
+import { type Field, isFacetable } from "../../core/catalogue/field.ts";
 import { kindFacts } from "../../core/catalogue/field-kinds.ts";
-import type { CatalogueIndex } from "../../core/engine/index/catalogue-index.ts";
 import type { SwatchLine } from "../../core/swatch/formats.ts";
 import { swatchesKind } from "../../core/swatch/kind.ts";
 import { linesOfBook } from "../../core/swatch/list.ts";
@@ -17,10 +16,10 @@ export class SwatchResolver {
   #guesses = new Map<string, NameGuess | undefined>();
   #last: { version: number; ground: string; resolved: SwatchBook } | undefined;
 
-  constructor(index: CatalogueIndex) {
-    this.#fields = index.catalogue.fields
+  constructor(fields: readonly Field[], optionsOf: (key: string) => readonly { id: string; label: string }[]) {
+    this.#fields = fields
       .filter((field) => isFacetable(field) && kindFacts(field).words === true && !kindFacts(field).nested)
-      .map(({ key }) => ({ key, options: index.options(key).options }))
+      .map(({ key }) => ({ key, options: optionsOf(key) }))
       .filter(({ options }) => options.length <= maxValues);
   }
 
