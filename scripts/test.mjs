@@ -6,11 +6,13 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
 import { join } from "node:path";
 import { ensureBrowser } from "./browser.mjs";
 import { ensureBuilt } from "./build.mjs";
+import { ensureColumnStore, hasColumnStore } from "./column-store.mjs";
 import { ensurePackages, root, run } from "./install.mjs";
 
 const [part, ...args] = process.argv.slice(2);
 ensurePackages();
 if (part !== "unit") ensureBrowser();
+if (part !== "e2e") ensureColumnStore();
 const reports = join(root, "reports");
 
 if (part === "unit") process.exit(run("npx", ["vitest", "run", ...args]) ? 0 : 1);
@@ -51,6 +53,11 @@ const ended = readReport(ends);
 passed += (ended?.stats.expected ?? 0) + (ended?.stats.flaky ?? 0);
 failed += ended?.stats.unexpected ?? 0;
 for (const name of flakyIn(ended)) console.log(`Flaky, passed at its second try; fix it first: ${name}`);
+
+if (!hasColumnStore())
+  console.log(
+    "Skipped: tests/unit/column-store.test.ts, since this machine has no clickhouse-server (a Debian package).",
+  );
 
 // A runner that broke down, or a lint or type error, has no test to count and still fails the run.
 if (!units || !ended || (!sound && failed === 0)) failed += 1;

@@ -25,7 +25,8 @@ export function float(value: number): string {
 
 /** A word as searches fold it. @throws RangeError for anything else */
 export function word(text: string): string {
-  if (words(text).join(" ") !== text || text === "") throw new RangeError("This is not a single word.");
+  const [only, ...others] = words(text);
+  if (only !== text || others.length > 0) throw new RangeError("This is not a single word.");
   return `'${text}'`;
 }
 
