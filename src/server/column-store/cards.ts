@@ -3,10 +3,10 @@ import { cardOf, type Shown } from "../../core/engine/cards/card.ts";
 import type { Card } from "../../core/engine/cards/card-schema.ts";
 import { CatalogueIndex } from "../../core/engine/index/catalogue-index.ts";
 import type { Shard } from "./shard.ts";
-import { uints } from "./sql.ts";
+import { uint } from "./sql.ts";
 import type { StoredCatalogue } from "./stored-catalogue.ts";
 
-type StoredRow = [product: number, id: string, raw: string, fits: number];
+type StoredRow = [product: number, id: string, raw: string[], fits: number[]];
 
 /** A small catalogue of some products, and which of its variants fit. */
 interface Rows {
@@ -17,7 +17,7 @@ interface Rows {
 /**
  * The cards of some products.
  * @param products their numbers, in order
- * @param fits whether a row meets the page’s conditions and the selection, as an expression
+ * @param fits for each variant whether it meets the page’s conditions and the selection, as an expression
  */
 export async function cardsOf(
   shards: readonly Shard[],
@@ -45,27 +45,26 @@ export async function rowsOf(
       const own = products.filter((product) => product % shards.length === at);
       if (own.length === 0) return [];
       return shard.rows<StoredRow>(
-        `SELECT product, id, raw, (${fits}) FROM ${table} WHERE product IN (SELECT arrayJoin(${uints(own)})) ORDER BY product, variant`,
+        `SELECT product, id, raw, ${fits} FROM ${table} WHERE product IN (${own.map(uint).join(", ")})`,
       );
     }),
   );
-  const rowsOf = new Map<number, StoredRow[]>();
-  for (const row of found.flat()) rowsOf.set(row[0], [...(rowsOf.get(row[0]) ?? []), row]);
+  const byProduct = new Map(found.flat().map((row) => [row[0], row]));
   const columns = fields.map(() => new ColumnBuilder());
   const starts = [0];
   const ids: string[] = [];
   const matching: boolean[] = [];
   for (const product of products) {
-    const rows = rowsOf.get(product) ?? [];
-    for (const [, , raw, row] of rows) {
-      const values: string[][] = JSON.parse(raw);
-      columns.forEach((column, at) => {
-        column.add(values[at] ?? []);
+    const [, id, raw, fit] = byProduct.get(product) ?? [product, "", [], []];
+    raw.forEach((variant, at) => {
+      const values: string[][] = JSON.parse(variant);
+      columns.forEach((column, place) => {
+        column.add(values[place] ?? []);
       });
-      matching.push(row === 1);
-    }
-    starts.push((starts.at(-1) ?? 0) + rows.length);
-    ids.push(rows[0]?.[1] ?? "");
+      matching.push(fit[at] === 1);
+    });
+    starts.push((starts.at(-1) ?? 0) + raw.length);
+    ids.push(id);
   }
   const catalogue: Catalogue = {
     // Whether a field varies is known from the whole catalogue.

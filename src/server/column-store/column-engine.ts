@@ -13,7 +13,16 @@ import { without } from "../../core/engine/selection.ts";
 import { bestMatch, pickedOrder, type SortKey, sortKeys } from "../../core/engine/sort-keys.ts";
 import type { PageFacts } from "../../core/profile/value-pages.ts";
 import { cardsOf, rowsOf } from "./cards.ts";
-import { holds, type Scope, Scopes } from "./scope.ts";
+import {
+  fitting,
+  fittingValues,
+  matching,
+  onColumn,
+  type Scope,
+  Scopes,
+  someVariant,
+  variantConditions,
+} from "./scope.ts";
 import { type Shard, StoreFault } from "./shard.ts";
 import { all, float, uint, uints } from "./sql.ts";
 import { columnsOf, type StoredCatalogue, storedCatalogue, tablesOf } from "./stored-catalogue.ts";
@@ -87,7 +96,7 @@ export class ColumnEngine implements Engine {
     await this.#lookUp([id]);
     const numbers = this.#scopes.numbersOf([id]);
     if (numbers.length === 0) return undefined;
-    const { index } = await rowsOf(this.#shards, this.#table, this.#stored, numbers, "1");
+    const { index } = await rowsOf(this.#shards, this.#table, this.#stored, numbers, fitting(everything, "raw"));
     return productOf(index, id);
   }
 
@@ -108,6 +117,7 @@ export class ColumnEngine implements Engine {
     const known = facets.filter(({ field }) => this.#scopes.field(field));
     const scopeWithout = (field?: string) => this.#scopes.chosen(page.scope, selection, known, searching, field);
     const scope = scopeWithout();
+    const nothing = selection.text.trim() === "" && known.every(({ field }) => selection.choices[field] === undefined);
     const [total, outOf, products, answers] = await Promise.all([
       this.#total(scope),
       page.outOf,
@@ -115,7 +125,9 @@ export class ColumnEngine implements Engine {
       Promise.all(
         known.map(async (facet): Promise<[string, WireFacet]> => {
           const steady = await this.#steady(page, facet);
-          const own = await this.#live(facet, scopeWithout(facet.mode === "all" ? undefined : facet.field), steady);
+          const own = nothing
+            ? liveOf(steady)
+            : await this.#live(facet, scopeWithout(facet.mode === "all" ? undefined : facet.field), steady);
           return [facet.field, has(facetName(facet)) ? own : { ...own, steady }];
         }),
       ),
@@ -124,7 +136,7 @@ export class ColumnEngine implements Engine {
     return {
       total,
       outOf,
-      products: await cardsOf(this.#shards, this.#table, this.#stored, shown, all(scope.rows), show),
+      products: await cardsOf(this.#shards, this.#table, this.#stored, shown, fitting(scope, "raw"), show),
       facets: Object.fromEntries(answers),
       ...(mends && total === 0
         ? {
@@ -161,7 +173,7 @@ export class ColumnEngine implements Engine {
   async #lookUp(ids: readonly string[]): Promise<void> {
     const unknown = this.#scopes.unknownIds(ids);
     if (unknown.length === 0) return;
-    const sql = `SELECT id, product FROM ${this.#table} WHERE first = 1 AND id IN ids`;
+    const sql = `SELECT id, product FROM ${this.#table} WHERE id IN ids`;
     const found = await Promise.all(
       this.#shards.map((shard) => shard.rows<[string, number]>(sql, { name: "ids", type: "String", values: unknown })),
     );
@@ -169,33 +181,29 @@ export class ColumnEngine implements Engine {
   }
 
   async #total(scope: Scope): Promise<number> {
-    return sum(await this.#rows<[number]>(`SELECT count() FROM (${this.#matching(scope)})`));
+    return sum(await this.#rows<[number]>(`SELECT count() FROM ${this.#table} WHERE ${matching(scope)}`));
   }
 
-  /** A query for the products of a scope. */
-  #matching({ rows, each }: Scope): string {
-    const having = each.length === 0 ? "" : ` HAVING ${all(each.map((one) => `max(${one})`))}`;
-    return `SELECT product FROM ${this.#table} WHERE ${all(rows)} GROUP BY product${having}`;
-  }
-
-  /** The rows of a scope’s products that meet its row conditions, as a condition. */
-  #within(scope: Scope): string {
-    if (scope.each.length === 0) return all(scope.rows);
-    return `${all(scope.rows)} AND product IN (${this.#matching(scope)})`;
-  }
-
-  /** Products by each member of an array of a row: of options, ranges or bins. */
-  async #countBy(members: string, scope: Scope, size: number, mode: "replaced" | "added"): Promise<number[]> {
-    const { rows, each } = scope;
-    // What is counted replaces the facet’s choice, so all-of choices of other facets must hold within its variants.
-    const having = mode === "added" || each.length === 0 ? "" : ` HAVING ${all(each.map((one) => `max(${one})`))}`;
-    const where = mode === "added" ? this.#within(scope) : all(rows);
+  /** Products by each member of a list of a row, which has no repeats: of options, ranges or bins. */
+  async #countBy(members: string, scope: Scope, size: number): Promise<number[]> {
     const counted = await this.#rows<[number, number]>(
-      `SELECT m, count() FROM (SELECT product, m FROM ${this.#table} ARRAY JOIN ${members} AS m WHERE ${where} GROUP BY product, m${having}) GROUP BY m`,
+      `SELECT m, count() FROM ${this.#table} ARRAY JOIN ${members} AS m WHERE ${matching(scope)} GROUP BY m`,
     );
     const counts = new Array<number>(size).fill(0);
     for (const [member, count] of counted) counts[member] = (counts[member] ?? 0) + count;
     return counts;
+  }
+
+  /** Products by each option that a product would be found by. @param mode whether options replace a choice or are added */
+  #optionCounts(facet: Facet, scope: Scope, mode: "replaced" | "added"): Promise<number[]> {
+    const { column, varies, from, options } = this.#scopes.options(facet);
+    const members = from(fittingValues(scope, column, varies));
+    if (!varies || mode === "added" || scope.each.length === 0) return this.#countBy(members, scope, options.length);
+    // All-of choices of other facets must hold within the variants that have the option.
+    const has = onColumn(`has(${from(column)}, m)`, column, true);
+    const together = variantConditions(scope);
+    const holding = all(scope.each.map((one) => someVariant([...together, one, has])));
+    return this.#countBy(`arrayFilter(m -> ${holding}, ${members})`, scope, options.length);
   }
 
   #steady(page: Page, facet: Facet): Promise<SteadyFacet> {
@@ -207,48 +215,68 @@ export class ColumnEngine implements Engine {
     if (!field) throw new RangeError(`There is no field “${facet.field}” in this catalogue.`);
     const { options, numbers } = columnsOf(field.at);
     const range = facet.mode === "range";
-    const stating = { rows: [...scope.rows, `notEmpty(${range ? numbers : options})`], each: scope.each };
+    const stated = range ? numbers : options;
+    const stating = onColumn(`notEmpty(${stated})`, stated, field.level === "variant");
     const head = { field: field.field, level: field.level };
-    const reach = await this.#total(stating);
+    const reach = await this.#total({ ...scope, conditions: [...scope.conditions, stating] });
     if (!range) {
-      const own = this.#scopes.options(facet);
-      const counts = await this.#countBy(own.ofRow, scope, own.options.length, "replaced");
-      return { ...head, reach, options: [...own.options], ranges: [], counts };
+      const { options: known } = this.#scopes.options(facet);
+      return {
+        ...head,
+        reach,
+        options: [...known],
+        ranges: [],
+        counts: await this.#optionCounts(facet, scope, "replaced"),
+      };
     }
-    const ranges = await this.#rangesOf(scope, facet, numbers);
+    const ranges = await this.#rangesOf(scope, facet);
     return {
       ...head,
       reach,
       options: [],
       ranges,
-      counts: await this.#rangeCounts(scope, numbers, ranges),
-      range: await this.#ends(scope, facet, numbers, undefined),
+      counts: await this.#rangeCounts(scope, facet, ranges),
+      range: await this.#ends(scope, facet, undefined),
     };
   }
 
   async #live(facet: Facet, scope: Scope, steady: SteadyFacet): Promise<WireFacet> {
-    if (facet.mode !== "range") {
-      const { ofRow, options } = this.#scopes.options(facet);
-      return { live: await this.#countBy(ofRow, scope, options.length, facet.mode === "all" ? "added" : "replaced") };
-    }
-    const { numbers } = columnsOf(this.#scopes.field(facet.field)?.at ?? 0);
+    if (facet.mode !== "range")
+      return { live: await this.#optionCounts(facet, scope, facet.mode === "all" ? "added" : "replaced") };
     const [live, range] = await Promise.all([
-      this.#rangeCounts(scope, numbers, steady.ranges),
-      this.#ends(scope, facet, numbers, steady.range?.histogram?.edges ?? []),
+      this.#rangeCounts(scope, facet, steady.ranges),
+      this.#ends(scope, facet, steady.range?.histogram?.edges ?? []),
     ]);
     return { live, range };
   }
 
-  async #rangeCounts(scope: Scope, numbers: string, ranges: readonly Range[]): Promise<number[]> {
+  async #rangeCounts(scope: Scope, { field }: Facet, ranges: readonly Range[]): Promise<number[]> {
     if (ranges.length === 0) return [];
-    const members = ranges.map((range, at) => `if(arrayExists(x -> ${holds(range)}, ${numbers}), ${at}, -1)`);
-    return this.#countBy(`arrayFilter(b -> b >= 0, [${members.join(", ")}])`, scope, ranges.length, "replaced");
+    const together = variantConditions(scope);
+    const members = ranges.map((range, at) => {
+      const within = this.#scopes.inRange(field, range);
+      const varies = within.columns.length > 0;
+      // All-of choices of other facets must hold within the variants in the range.
+      const holding =
+        varies && scope.each.length > 0
+          ? all(scope.each.map((one) => someVariant([...together, one, within])))
+          : someVariant(varies ? [...together, within] : [within]);
+      return `if(${holding}, ${at}, -1)`;
+    });
+    return this.#countBy(`arrayFilter(b -> b >= 0, [${members.join(", ")}])`, scope, ranges.length);
+  }
+
+  /** A range facet's values of a product's fitting variants, as an expression. */
+  #values(scope: Scope, { field: key }: Facet): string {
+    const field = this.#scopes.field(key);
+    return field ? fittingValues(scope, columnsOf(field.at).numbers, field.level === "variant") : "emptyArrayFloat64()";
   }
 
   /** @param edges of the bins; computed if absent, no bins if there are none */
-  async #ends(scope: Scope, facet: Facet, numbers: string, edges: readonly number[] | undefined): Promise<RangeAnswer> {
+  async #ends(scope: Scope, facet: Facet, edges: readonly number[] | undefined): Promise<RangeAnswer> {
+    const values = this.#values(scope, facet);
     const rows = await this.#rows<[number, number, number]>(
-      `SELECT min(arrayReduce('min', ${numbers})), max(arrayReduce('max', ${numbers})), count() FROM ${this.#table} WHERE ${this.#within(scope)} AND notEmpty(${numbers})`,
+      `SELECT min(arrayReduce('min', v)), max(arrayReduce('max', v)), count() FROM (SELECT ${values} AS v FROM ${this.#table} WHERE ${matching(scope)}) WHERE notEmpty(v)`,
     );
     const there = rows.filter(([, , count]) => count > 0);
     if (there.length === 0) return { min: null, max: null, histogram: null };
@@ -258,38 +286,40 @@ export class ColumnEngine implements Engine {
     const bins = Math.max(1, own.length - 1);
     const list = `[${own.slice(1, -1).map(float).join(", ")}]`;
     const bin = own.length < 3 ? `0` : `arrayCount(e -> e <= x, ${list})`;
-    const matching = { rows: [this.#within(scope)], each: [] };
-    const counts = await this.#countBy(`arrayDistinct(arrayMap(x -> ${bin}, ${numbers}))`, matching, bins, "replaced");
+    const counts = await this.#countBy(`arrayDistinct(arrayMap(x -> ${bin}, ${values}))`, scope, bins);
     return { min, max, histogram: { edges: [...own], counts } };
   }
 
   /** The ranges in which a facet is counted, over the page if they follow a rule. */
-  async #rangesOf(scope: Scope, { ranges }: Facet, numbers: string): Promise<Range[]> {
+  async #rangesOf(scope: Scope, facet: Facet): Promise<Range[]> {
+    const { ranges } = facet;
     if (!ranges) return [];
     if ("from" in ranges) return ranges.from.map((min) => ({ min }));
     if ("limits" in ranges) return rangesBetween([...new Set(ranges.limits)].sort((a, b) => a - b));
-    if (ranges.by === "stars") {
-      const best = await this.#rows<[number]>(
-        `SELECT max(arrayReduce('max', ${numbers})) FROM ${this.#table} WHERE notEmpty(${numbers}) HAVING count() > 0`,
+    const best = ranges.by === "stars";
+    const values = this.#values(best ? everything : scope, facet);
+    const from = `(SELECT ${values} AS v FROM ${this.#table} WHERE ${matching(best ? everything : scope)}) WHERE notEmpty(v)`;
+    if (best || ranges.by === "width") {
+      const ends = await this.#rows<[number, number, number]>(
+        `SELECT min(arrayReduce('min', v)), max(arrayReduce('max', v)), count() FROM ${from}`,
       );
-      return starRanges(best.map(([one]) => one));
+      const found = Float64Array.from(ends.flatMap(([low, high, count]) => (count > 0 ? [low, high] : []))).sort();
+      return best ? starRanges(found) : rangesBetween(roundLimits(found, ranges.parts, "width"));
     }
-    const lowest = ranges.by !== "width";
-    const inner = lowest
-      ? `SELECT product, min(arrayReduce('min', ${numbers})) AS v FROM ${this.#table} WHERE ${this.#within(scope)} AND notEmpty(${numbers}) GROUP BY product`
-      : `SELECT x AS v FROM ${this.#table} ARRAY JOIN ${numbers} AS x WHERE ${this.#within(scope)}`;
-    const found = await this.#rows<[number, number]>(`SELECT v, count() FROM (${inner}) GROUP BY v`);
-    const values = Float64Array.from(found.flatMap(([value, count]) => new Array<number>(count).fill(value))).sort();
-    return rangesBetween(roundLimits(values, ranges.parts, lowest ? "products" : "width"));
+    const found = await this.#rows<[number, number]>(
+      `SELECT arrayReduce('min', v) AS low, count() FROM ${from} GROUP BY low`,
+    );
+    const lowest = Float64Array.from(found.flatMap(([value, count]) => new Array<number>(count).fill(value))).sort();
+    return rangesBetween(roundLimits(lowest, ranges.parts, "products"));
   }
 
   /** The numbers of the first products of a scope, in a question’s order. */
   async #products(scope: Scope, { sort, within, selection, searching }: Question, size: number): Promise<number[]> {
-    const keys = await this.#keys(sort, within, selection.text, searching);
+    const keys = this.#keys(scope, sort, within, selection.text, searching);
     const chosen = keys.map(({ sql, there }, at) => `${there} AS h${at}, ${sql} AS k${at}`);
     const order = keys.map(({ down }, at) => `h${at} DESC, k${at} ${down ? "DESC" : "ASC"}`);
     const rows = await this.#rows<number[]>(
-      `SELECT ${["product", ...chosen].join(", ")} FROM ${this.#table} WHERE ${this.#within(scope)} GROUP BY product ORDER BY ${[...order, "product"].join(", ")} LIMIT ${uint(size)}`,
+      `SELECT ${["product", ...chosen].join(", ")} FROM ${this.#table} WHERE ${matching(scope)} ORDER BY ${[...order, "product"].join(", ")} LIMIT ${uint(size)}`,
     );
     return rows
       .sort((a, b) => {
@@ -304,34 +334,39 @@ export class ColumnEngine implements Engine {
       .map(([product]) => product ?? 0);
   }
 
-  /** An order as expressions over the rows of a product. */
-  async #keys(
+  /** An order as expressions over a product. */
+  #keys(
+    scope: Scope,
     sort: string,
     within: readonly Clause[],
     text: string,
     searching: Question["searching"],
-  ): Promise<{ sql: string; there: string; down: boolean }[]> {
+  ): { sql: string; there: string; down: boolean }[] {
     if (sort === bestMatch) {
       const asked = [...within.flatMap((clause) => clause.flatMap((one) => ("words" in one ? one.words : []))), text];
-      const sql = `any(${this.#scopes.relevance(asked.join(" ").trim(), searching)})`;
-      return [{ sql, there: "1", down: true }];
+      return [{ sql: this.#scopes.relevance(asked.join(" ").trim(), searching), there: "1", down: true }];
     }
     if (sort === pickedOrder) {
       const ids = within.flatMap((clause) => clause.flatMap((one) => ("products" in one ? one.products : [])));
       // Of an id that is listed twice, the last place counts.
       const picked = `arrayReverse(${uints(this.#scopes.numbersOf(ids))})`;
-      return [{ sql: `indexOf(${picked}, any(product))`, there: `has(${picked}, any(product))`, down: true }];
+      return [{ sql: `indexOf(${picked}, product)`, there: `has(${picked}, product)`, down: true }];
     }
-    return sortKeys(sort, (field) => this.#scopes.field(field) !== undefined).map(({ field, down }: SortKey) => {
-      const { places } = columnsOf(this.#scopes.field(field)?.at ?? 0);
-      const one = down ? "max" : "min";
-      return {
-        sql: `${one}If(arrayReduce('${one}', ${places}), notEmpty(${places}))`,
-        there: `max(notEmpty(${places}))`,
-        down,
-      };
-    });
+    return sortKeys(sort, (field) => this.#scopes.field(field) !== undefined).flatMap(
+      ({ field: key, down }: SortKey) => {
+        const field = this.#scopes.field(key);
+        if (!field) return [];
+        const values = fittingValues(scope, columnsOf(field.at).places, field.level === "variant");
+        const outermost = `arrayReduce('${down ? "max" : "min"}', ${values})`;
+        return [{ sql: `if(notEmpty(${values}), ${outermost}, 0.)`, there: `notEmpty(${values})`, down }];
+      },
+    );
   }
 }
+
+const everything: Scope = { conditions: [], each: [] };
+
+/** Without a selection, the live counts are the steady ones. */
+const liveOf = ({ counts, range }: SteadyFacet): WireFacet => ({ live: counts, ...(range ? { range } : {}) });
 
 const sum = (rows: readonly (readonly [number])[]): number => rows.reduce((total, [one]) => total + one, 0);

@@ -18,21 +18,23 @@ const batch = 16 * 1024 * 1024;
 export async function loadCatalogue(index: CatalogueIndex, hash: string, shards: readonly Shard[]): Promise<void> {
   const { rows, about } = tablesOf(hash);
   const { fields } = index.catalogue;
-  const columns = fields.flatMap((_, at) => {
+  const columns = fields.flatMap(({ key }, at) => {
     const { options, tree, numbers, places, words: tokens } = columnsOf(at);
+    // What varies has a list for each variant.
+    const list = (type: string) => (index.level(key) === "variant" ? `Array(Array(${type}))` : `Array(${type})`);
     return [
-      `${options} Array(UInt32)`,
-      `${tree} Array(UInt32)`,
-      `${numbers} Array(Float64)`,
-      `${places} Array(Float64)`,
+      `${options} ${list("UInt32")}`,
+      `${tree} ${list("UInt32")}`,
+      `${numbers} ${list("Float64")}`,
+      `${places} ${list("Float64")}`,
       `${tokens} Array(String)`,
     ];
   });
-  const shape = ["product UInt32", "variant UInt32", "first UInt32", "id String", "raw String", ...columns].join(", ");
+  const shape = ["product UInt32", "id String", "raw Array(String)", ...columns].join(", ");
   await Promise.all(
     shards.map(async (shard) => {
       for (const table of [about, rows]) await shard.run(`DROP TABLE IF EXISTS ${table}`);
-      await shard.run(`CREATE TABLE ${rows} (${shape}) ENGINE = MergeTree ORDER BY (product, variant)`);
+      await shard.run(`CREATE TABLE ${rows} (${shape}) ENGINE = MergeTree ORDER BY product`);
       await shard.run(`CREATE TABLE ${about} (text String) ENGINE = MergeTree ORDER BY tuple()`);
     }),
   );
@@ -79,7 +81,7 @@ function describe(index: CatalogueIndex, hash: string, shards: number): Omit<Sto
   };
 }
 
-/** Writes the rows of a product, one a variant. */
+/** Writes the row of a product. */
 function rowWriter(index: CatalogueIndex): (product: number, to: RowBinary) => void {
   const { catalogue } = index;
   const fields = catalogue.fields.map((field) => {
@@ -90,35 +92,36 @@ function rowWriter(index: CatalogueIndex): (product: number, to: RowBinary) => v
     const numbers = spellings.map((text) => toNumber(text, field.kind));
     const places = index.places(field.key);
     const tokens = spellings.map(words);
-    const byProduct = index.level(field.key) === "product";
+    const varies = index.level(field.key) === "variant";
     const codesOf = (variant: number) => Array.from(codes.subarray(starts[variant] ?? 0, starts[variant + 1] ?? 0));
-    return { byProduct, codesOf, plain, tree, numbers, places, tokens };
+    return { varies, codesOf, plain, tree, numbers, places, tokens };
   });
   return (product, to) => {
     const [from, end] = [catalogue.variantStart[product] ?? 0, catalogue.variantStart[product + 1] ?? 0];
-    // Searches find products, so words are those of all their variants; so are the sort positions of a product’s field.
-    const whole = fields.map(({ codesOf, places, tokens, byProduct }) => {
-      const codes = Array.from({ length: end - from }, (_, at) => codesOf(from + at)).flat();
-      return {
-        words: [...new Set(codes.flatMap((code) => tokens[code] ?? []))],
-        places: byProduct ? distinct(codes.map((code) => places[code] ?? Number.NaN)) : undefined,
-      };
-    });
-    for (let variant = from; variant < end; variant++) {
-      to.uint32(product);
-      to.uint32(variant);
-      to.uint32(variant === from ? 1 : 0);
-      to.text(catalogue.productIds[product] ?? "");
-      to.text(JSON.stringify(catalogue.fields.map(({ key }) => valuesOf(catalogue, key, variant))));
-      fields.forEach(({ byProduct, codesOf, plain, tree, numbers, places }, at) => {
-        // A product’s own field is that of its first variant.
-        const codes = codesOf(byProduct ? from : variant);
-        to.uint32s([...new Set(codes.flatMap((code) => plain[code] ?? []))]);
-        to.uint32s(tree ? [...new Set(codes.flatMap((code) => tree[code] ?? []))] : []);
-        to.floats(codes.map((code) => numbers[code] ?? Number.NaN).filter((value) => !Number.isNaN(value)));
-        to.floats(whole[at]?.places ?? distinct(codes.map((code) => places[code] ?? Number.NaN)));
-        to.texts(whole[at]?.words ?? []);
-      });
+    to.uint32(product);
+    to.text(catalogue.productIds[product] ?? "");
+    const variants = Array.from({ length: end - from }, (_, at) => from + at);
+    to.texts(
+      variants.map((variant) => JSON.stringify(catalogue.fields.map(({ key }) => valuesOf(catalogue, key, variant)))),
+    );
+    for (const { varies, codesOf, plain, tree, numbers, places, tokens } of fields) {
+      const each = variants.map(codesOf);
+      const whole = each.flat();
+      const placesOf = (codes: readonly number[]) => distinct(codes.map((code) => places[code] ?? Number.NaN));
+      // A product's own field is that of its first variant; it is sorted and searched by what any of them states.
+      const stated = varies ? each : each.slice(0, 1);
+      const optionLists = (of: readonly (readonly number[])[]) =>
+        stated.map((codes) => [...new Set(codes.flatMap((code) => of[code] ?? []))]);
+      const none = stated.map(() => []);
+      to.lists(optionLists(plain), varies, (list) => to.uint32s(list));
+      to.lists(tree ? optionLists(tree) : none, varies, (list) => to.uint32s(list));
+      to.lists(
+        stated.map((codes) => codes.map((code) => numbers[code] ?? Number.NaN).filter((value) => !Number.isNaN(value))),
+        varies,
+        (list) => to.floats(list),
+      );
+      to.lists(varies ? each.map(placesOf) : [placesOf(whole)], varies, (list) => to.floats(list));
+      to.texts([...new Set(whole.flatMap((code) => tokens[code] ?? []))]);
     }
   };
 }

@@ -35,6 +35,12 @@ export class RowBinary {
     for (const value of values) this.text(value);
   }
 
+  /** Lists of lists, or the first of them alone. */
+  lists<T>(values: readonly T[], nested: boolean, write: (list: T) => void): void {
+    if (nested) this.#varint(values.length);
+    for (const list of nested ? values : values.slice(0, 1)) write(list);
+  }
+
   /** What was written; starts anew. */
   take(): Uint8Array<ArrayBuffer> {
     const taken = new Uint8Array(this.#bytes.subarray(0, this.#length));

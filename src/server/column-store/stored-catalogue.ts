@@ -6,7 +6,7 @@ import { exact, listOf, oneOf, text, wholeIn } from "../../core/document/schema.
 import { levels } from "../../core/engine/index/option-schema.ts";
 
 /** Version of the tables; a store with a different one is loaded anew. */
-export const storeFormat = "trellis-store-1";
+export const storeFormat = "trellis-store-2";
 
 /** A field of a stored catalogue: what engines know of it without its rows. */
 const storedField = exact({
@@ -47,7 +47,8 @@ export const tablesOf = (hash: string) => {
 
 /**
  * The columns of a field by its place among the fields: options as the catalogue codes them, the same with all levels
- * of paths, numbers, sort positions, words. Product-level values are on every row of the product.
+ * of paths, numbers, sort positions, words. A row is a product; where a field varies, each of its columns but the words
+ * has a list for every variant.
  */
 export const columnsOf = (at: number) => ({
   options: `o${at}`,
