@@ -1,7 +1,7 @@
 /**
  * `npm run bench`: speed, measured. The name of a part as a flag measures that part alone: `--engine`, `--interface`, …;
- * `--load` many shoppers at once, `--page` what a shopper's phone waits for and `--growth`, which writes docs/growth,
- * are done only when they are named. `--json` prints the engine's cases for machines; `--against FOLDER` takes turns
+ * `--load` many shoppers at once, `--page` what a shopper's phone waits for, `--scale` a column store beside our own
+ * engine and `--growth`, which writes docs/growth, are done only when they are named. `--json` prints the engine's cases for machines; `--against FOLDER` takes turns
  * with an older commit in another work tree.
  */
 import { parseArgs } from "node:util";
@@ -16,6 +16,7 @@ import { benchLooks } from "./looks.ts";
 import { benchPage } from "./page.ts";
 import { benchPages } from "./pages.ts";
 import { benchRehearsal } from "./rehearsal.ts";
+import { benchScale } from "./scale.ts";
 import { benchSwatches } from "./swatches.ts";
 import type { Timing } from "./timing.ts";
 
@@ -43,6 +44,7 @@ const byThemselves = {
     reportLines(await benchLoad(2000));
   },
   growth: () => writeGrowth(),
+  scale: () => benchScale(),
 };
 const parts: Record<string, () => void | Promise<void>> = { ...usual, ...byThemselves };
 

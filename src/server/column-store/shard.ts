@@ -6,6 +6,9 @@ export class StoreFault extends Error {
   override name = "StoreFault";
 }
 
+/** There is no connection, or no longer. */
+class ConnectionClosed extends StoreFault {}
+
 /** Values beside a statement, as a table of one column. */
 export interface Aside {
   name: string;
@@ -55,16 +58,28 @@ export class Shard {
 
   /** Inserts rows in binary form. @throws StoreFault */
   async insert(table: string, bytes: Uint8Array<ArrayBuffer>): Promise<void> {
+    // Servers close a connection that was idle for seconds; this opens it anew, since rows must not be sent twice.
+    await this.#send("SELECT 1");
     await this.#ask({ query: `INSERT INTO ${table} FORMAT RowBinary` }, bytes);
   }
 
   #send(sql: string, aside?: Aside): Promise<string> {
-    if (!aside) return this.#ask({}, sql);
+    if (!aside) return this.#again(() => this.#ask({}, sql));
     const form = new FormData();
     // Tab-separated, so that these characters are escaped.
     const lines = aside.values.map((value) => value.replace(/[\\\t\n\r]/g, (one) => escapes[one] ?? one));
     form.append(aside.name, new Blob([lines.map((line) => `${line}\n`).join("")]), aside.name);
-    return this.#ask({ query: sql, [`${aside.name}_structure`]: `value ${aside.type}` }, form);
+    return this.#again(() => this.#ask({ query: sql, [`${aside.name}_structure`]: `value ${aside.type}` }, form));
+  }
+
+  /** Asks once more where the connection was closed, as servers do when it was idle. */
+  async #again(ask: () => Promise<string>): Promise<string> {
+    try {
+      return await ask();
+    } catch (error) {
+      if (!(error instanceof ConnectionClosed)) throw error;
+      return ask();
+    }
   }
 
   async #ask(query: Record<string, string>, body: BodyInit): Promise<string> {
@@ -84,11 +99,10 @@ export class Shard {
       });
       text = await answer.text();
     } catch (error) {
-      const late = error instanceof DOMException && error.name === "TimeoutError";
-      throw new StoreFault(
-        late
-          ? `The store at ${this.name} took too long. Try again in a moment.`
-          : `The store at ${this.name} cannot be reached. Check that it is running, then try again.`,
+      if (error instanceof DOMException && error.name === "TimeoutError")
+        throw new StoreFault(`The store at ${this.name} took too long. Try again in a moment.`);
+      throw new ConnectionClosed(
+        `The store at ${this.name} cannot be reached. Check that it is running, then try again.`,
       );
     }
     if (answer.ok) return text;
