@@ -37,6 +37,12 @@ interface Page {
   steady: Map<string, Promise<SteadyFacet>>;
 }
 
+/** A single reading of the products that meet a condition, for all who ask at once. */
+interface Scan {
+  columns: string[];
+  rows: Promise<unknown[][]>;
+}
+
 /**
  * The engine over a column store: it asks every shard, and adds up what they answer. Since a product is on one shard,
  * distinct products add up. Where a shard doesn’t answer, there is an error and never a smaller number.
@@ -47,6 +53,8 @@ export class ColumnEngine implements Engine {
   readonly #table: string;
   readonly #scopes: Scopes;
   readonly #pages = new Map<string, Page>();
+  /** By their condition, scans that are about to be sent. */
+  readonly #scans = new Map<string, Scan>();
 
   private constructor(shards: readonly Shard[], stored: StoredCatalogue) {
     this.#shards = shards;
@@ -181,17 +189,41 @@ export class ColumnEngine implements Engine {
   }
 
   async #total(scope: Scope): Promise<number> {
-    return sum(await this.#rows<[number]>(`SELECT count() FROM ${this.#table} WHERE ${matching(scope)}`));
+    return sum(await this.#aggregate<number>("count()", scope));
   }
 
   /** Products by each member of a list of a row, which has no repeats: of options, ranges or bins. */
   async #countBy(members: string, scope: Scope, size: number): Promise<number[]> {
-    const counted = await this.#rows<[number, number]>(
-      `SELECT m, count() FROM ${this.#table} ARRAY JOIN ${members} AS m WHERE ${matching(scope)} GROUP BY m`,
+    const counted = await this.#aggregate<[number[], number[]]>(
+      `sumMap(${members}, arrayMap(z -> toUInt64(1), ${members}))`,
+      scope,
     );
     const counts = new Array<number>(size).fill(0);
-    for (const [member, count] of counted) counts[member] = (counts[member] ?? 0) + count;
+    for (const [own, found] of counted)
+      own.forEach((member, place) => {
+        counts[member] = (counts[member] ?? 0) + (found[place] ?? 0);
+      });
     return counts;
+  }
+
+  /** An aggregate over a scope's products, of each shard. What is asked of one scope at once takes a single scan. */
+  async #aggregate<T>(sql: string, scope: Scope): Promise<T[]> {
+    const where = matching(scope);
+    const scan = this.#scans.get(where) ?? this.#newScan(where);
+    const known = scan.columns.indexOf(sql);
+    const place = known < 0 ? scan.columns.push(sql) - 1 : known;
+    return (await scan.rows).map((row) => row[place] as T);
+  }
+
+  #newScan(where: string): Scan {
+    const columns: string[] = [];
+    const rows = new Promise((asked) => setImmediate(asked)).then(() => {
+      this.#scans.delete(where);
+      return this.#rows<unknown[]>(`SELECT ${columns.join(", ")} FROM ${this.#table} WHERE ${where}`);
+    });
+    const scan = { columns, rows };
+    this.#scans.set(where, scan);
+    return scan;
   }
 
   /** Products by each option that a product would be found by. @param mode whether options replace a choice or are added */
@@ -275,19 +307,32 @@ export class ColumnEngine implements Engine {
   /** @param edges of the bins; computed if absent, no bins if there are none */
   async #ends(scope: Scope, facet: Facet, edges: readonly number[] | undefined): Promise<RangeAnswer> {
     const values = this.#values(scope, facet);
-    const rows = await this.#rows<[number, number, number]>(
-      `SELECT min(arrayReduce('min', v)), max(arrayReduce('max', v)), count() FROM (SELECT ${values} AS v FROM ${this.#table} WHERE ${matching(scope)}) WHERE notEmpty(v)`,
-    );
-    const there = rows.filter(([, , count]) => count > 0);
-    if (there.length === 0) return { min: null, max: null, histogram: null };
-    const [min, max] = [Math.min(...there.map(([low]) => low)), Math.max(...there.map(([, high]) => high))];
+    const bins = (own: readonly number[]) => {
+      const list = `[${own.slice(1, -1).map(float).join(", ")}]`;
+      const bin = own.length < 3 ? "toUInt32(0)" : `arrayCount(e -> e <= x, ${list})`;
+      return this.#countBy(`arrayDistinct(arrayMap(x -> ${bin}, ${values}))`, scope, Math.max(1, own.length - 1));
+    };
+    const [ends, counted] = await Promise.all([
+      this.#endsOf(values, scope),
+      edges && edges.length > 0 ? bins(edges) : undefined,
+    ]);
+    if (!ends) return { min: null, max: null, histogram: null };
+    const [min, max] = ends;
     if (edges?.length === 0) return { min, max, histogram: null };
     const own = edges ?? binEdges(min, max, histogramBins, facet.bent);
-    const bins = Math.max(1, own.length - 1);
-    const list = `[${own.slice(1, -1).map(float).join(", ")}]`;
-    const bin = own.length < 3 ? `0` : `arrayCount(e -> e <= x, ${list})`;
-    const counts = await this.#countBy(`arrayDistinct(arrayMap(x -> ${bin}, ${values}))`, scope, bins);
-    return { min, max, histogram: { edges: [...own], counts } };
+    return { min, max, histogram: { edges: [...own], counts: counted ?? (await bins(own)) } };
+  }
+
+  /** The smallest and largest of some values; undefined if there are none. */
+  async #endsOf(values: string, scope: Scope): Promise<[min: number, max: number] | undefined> {
+    const there = `notEmpty(${values})`;
+    const [lows, highs, counts] = await Promise.all([
+      this.#aggregate<number>(`minIf(arrayReduce('min', ${values}), ${there})`, scope),
+      this.#aggregate<number>(`maxIf(arrayReduce('max', ${values}), ${there})`, scope),
+      this.#aggregate<number>(`countIf(${there})`, scope),
+    ]);
+    const some = (ends: readonly number[]) => ends.filter((_, shard) => (counts[shard] ?? 0) > 0);
+    return sum(counts) === 0 ? undefined : [Math.min(...some(lows)), Math.max(...some(highs))];
   }
 
   /** The ranges in which a facet is counted, over the page if they follow a rule. */
@@ -298,16 +343,12 @@ export class ColumnEngine implements Engine {
     if ("limits" in ranges) return rangesBetween([...new Set(ranges.limits)].sort((a, b) => a - b));
     const best = ranges.by === "stars";
     const values = this.#values(best ? everything : scope, facet);
-    const from = `(SELECT ${values} AS v FROM ${this.#table} WHERE ${matching(best ? everything : scope)}) WHERE notEmpty(v)`;
     if (best || ranges.by === "width") {
-      const ends = await this.#rows<[number, number, number]>(
-        `SELECT min(arrayReduce('min', v)), max(arrayReduce('max', v)), count() FROM ${from}`,
-      );
-      const found = Float64Array.from(ends.flatMap(([low, high, count]) => (count > 0 ? [low, high] : []))).sort();
-      return best ? starRanges(found) : rangesBetween(roundLimits(found, ranges.parts, "width"));
+      const ends = (await this.#endsOf(values, best ? everything : scope)) ?? [];
+      return best ? starRanges(ends) : rangesBetween(roundLimits(ends, ranges.parts, "width"));
     }
     const found = await this.#rows<[number, number]>(
-      `SELECT arrayReduce('min', v) AS low, count() FROM ${from} GROUP BY low`,
+      `SELECT arrayReduce('min', ${values}) AS low, count() FROM ${this.#table} WHERE ${matching(scope)} AND notEmpty(${values}) GROUP BY low`,
     );
     const lowest = Float64Array.from(found.flatMap(([value, count]) => new Array<number>(count).fill(value))).sort();
     return rangesBetween(roundLimits(lowest, ranges.parts, "products"));
@@ -369,4 +410,4 @@ const everything: Scope = { conditions: [], each: [] };
 /** Without a selection, the live counts are the steady ones. */
 const liveOf = ({ counts, range }: SteadyFacet): WireFacet => ({ live: counts, ...(range ? { range } : {}) });
 
-const sum = (rows: readonly (readonly [number])[]): number => rows.reduce((total, [one]) => total + one, 0);
+const sum = (numbers: readonly number[]): number => numbers.reduce((total, one) => total + one, 0);
