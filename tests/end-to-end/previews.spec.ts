@@ -6,6 +6,7 @@ import { expect, type Page, test } from "./test.ts";
 /** Pins a note to what is clicked by a locator. */
 async function pin(page: Page, at: string, name: string, text: string): Promise<void> {
   await page.getByRole("button", { name: "Add a note" }).click();
+  await expect(page.getByText("Click what your note is about")).toBeVisible();
   await page.locator(at).first().click();
   const form = page.getByRole("form", { name: "New note" });
   await form.getByLabel("Your name").fill(name);
@@ -122,6 +123,7 @@ test("a note is pinned by keys alone", async ({ page }) => {
   await awake(page);
   await page.getByRole("button", { name: "Add a note" }).focus();
   await page.keyboard.press("Enter");
+  await expect(page.getByText("Click what your note is about")).toBeVisible();
   const option = page.locator("[data-row] input[type=checkbox]").first();
   await option.focus();
   await page.keyboard.press("Enter");

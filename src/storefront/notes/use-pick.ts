@@ -1,4 +1,4 @@
-import { useEffect, useState } from "preact/hooks";
+import { useLayoutEffect, useState } from "preact/hooks";
 import type { NotePlace } from "../../core/api/preview.ts";
 import { type FoundPlace, placeOf } from "./note-place.ts";
 
@@ -14,7 +14,7 @@ interface Pick {
 
 /** Address of the open page within the preview. */
 export const pageHere = (base: string): string =>
-  decodeURI(location.pathname.slice(base.length)).replace(/\/+$/, "") || "/";
+  `/${decodeURI(location.pathname.slice(base.length)).split("/").filter(Boolean).join("/")}`;
 
 /** A place under the pointer, or of what has the focus, with its point as shares of the page. */
 const within = (place: FoundPlace["place"], base: string, x: number, y: number): NotePlace => {
@@ -34,7 +34,7 @@ const within = (place: FoundPlace["place"], base: string, x: number, y: number):
  */
 export function usePick({ on, base, host, picked, cancel }: Pick): HTMLElement | undefined {
   const [pointed, point] = useState<HTMLElement | undefined>(undefined);
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (!on) return;
     const isOurs = (event: Event) => event.composedPath().includes(host);
     const stop = (event: Event) => {

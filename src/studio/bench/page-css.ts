@@ -21,8 +21,15 @@ export function activeCss(page: Window): string {
 /** The custom properties that hold at an element, as one declaration block. */
 export function customProperties(element: HTMLElement, page: Window): string {
   const style = page.getComputedStyle(element);
-  const names = new Set(activeCss(page).match(/--[\w-]+(?=\s*:)/g));
-  return [...names].map((name) => `${name}: ${style.getPropertyValue(name)};`).join(" ");
+  const names = new Set(activeCss(page).match(/--[\w-]{1,100}/g));
+  return (
+    [...names]
+      .map((name) => [name, style.getPropertyValue(name)] as const)
+      // An empty value is not the same as none: it would hide a fallback.
+      .filter(([, value]) => value !== "")
+      .map(([name, value]) => `${name}: ${value};`)
+      .join(" ")
+  );
 }
 
 const asDataUrl = (blob: Blob): Promise<string> =>
@@ -51,8 +58,9 @@ export async function loadedFonts(page: Window): Promise<string> {
       return loaded.has(nameOf(family ?? "", weight || "normal", range || "U+0-10FFFF"));
     });
   const inside = rules.map(async ({ cssText }) => {
-    const [, address] = /url\("?([^")]+)"?\)/.exec(cssText) ?? [];
-    if (address === undefined) return cssText;
+    const [, after = ""] = cssText.split('url("', 2);
+    const [address = ""] = after.split('"', 1);
+    if (address === "") return cssText;
     const file = await fetch(new URL(address, page.location.href));
     return cssText.replace(address, await asDataUrl(await file.blob()));
   });

@@ -27,9 +27,9 @@ export function takePictures(): void {
 const toastId = "panel-pictures";
 
 /** Longest wait for the panel to be laid out and for its pictures, in ms. */
-const patience = 6000;
-/** A drawer slides in, and counts follow the page; in ms. */
-const settle = 700;
+const patience = 10_000;
+/** Time without a change after which a panel is at rest, in ms: a drawer slides in, and counts follow the page. */
+const settle = 900;
 /** Around the panel, in CSS px. */
 const space = 16;
 /** Image pixels per CSS px. */
@@ -37,16 +37,20 @@ const pixelRatio = 2;
 
 const pause = (ms: number) => new Promise((done) => setTimeout(done, ms));
 
-/** The panel in a frame, once it is laid out; undefined if it isn't shown there. */
+/** The panel in a frame, once it is laid out and at rest; undefined if it isn't shown there. */
 async function shownPanel(frame: Window, slug: string): Promise<HTMLElement | undefined> {
   const since = performance.now();
-  await pause(settle);
+  let last = { height: -1, since };
   while (performance.now() - since < patience) {
     const found = [...frame.document.querySelectorAll<HTMLElement>(`.zt-panel[data-panel="${CSS.escape(slug)}"]`)].find(
       (one) => one.getClientRects().length > 0,
     );
-    const images = found ? [...found.querySelectorAll("img")] : [];
-    if (found && images.every(({ complete }) => complete)) {
+    const height = found?.getBoundingClientRect().height ?? -1;
+    const now = performance.now();
+    if (height !== last.height) last = { height, since: now };
+    const isBusy = frame.document.querySelector('[aria-busy="true"]') !== null;
+    const isDrawn = found && [...found.querySelectorAll("img")].every(({ complete }) => complete);
+    if (isDrawn && !isBusy && now - last.since > settle) {
       await frame.document.fonts.ready;
       return found;
     }
