@@ -1,7 +1,9 @@
 /** How counting grows with the catalogue: a table and a log-log chart in docs, `npm run bench -- --growth`. */
-import { mkdirSync, writeFileSync } from "node:fs";
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from "node:fs";
 import { benchEngine, type EngineCase } from "./engine.ts";
 
+/** What follows it in docs/growth.md is written by hand and stays. */
+const handMark = "\n## Beyond one process\n";
 const sizes = [1_000, 3_000, 10_000, 30_000, 100_000, 300_000];
 /** SQLite takes minutes to be filled and asked beyond this. */
 const maxForSql = 30_000;
@@ -18,7 +20,9 @@ export function writeGrowth(): void {
     benchEngine(products, products > maxForSql ? ["itemsjs", "crossfilter2"] : undefined),
   );
   mkdirSync("docs", { recursive: true });
-  writeFileSync("docs/growth.md", page(cases));
+  const before = existsSync("docs/growth.md") ? readFileSync("docs/growth.md", "utf8") : "";
+  const [, byHand = ""] = before.split(handMark);
+  writeFileSync("docs/growth.md", page(cases) + (byHand === "" ? "" : handMark + byHand));
   writeFileSync("docs/growth.svg", chart(cases));
 }
 

@@ -57,17 +57,22 @@ export const serve: Command = {
       // Keeps idle connections open longer than a balancer does, so that no request meets a closing one.
       if ("keepAliveTimeout" in server) server.keepAliveTimeout = 65_000;
       let refreshing = false;
+      const told = new Map<string, string | undefined>();
       const refresh = async () => {
         if (refreshing) return;
         refreshing = true;
         const changes = await shops.refresh((source) => catalogues.get(source));
         refreshing = false;
-        for (const { shop, edition, fault } of changes)
+        for (const { shop, edition, fault } of changes) {
+          // The same reason every two seconds would bury everything else.
+          if (fault !== undefined && told.get(shop) === fault) continue;
+          told.set(shop, fault);
           process.stderr.write(
             fault === undefined
               ? `${shop}: edition ${edition} is served now.\n`
               : `${shop}: edition ${edition} is still served. ${fault}\n`,
           );
+        }
       };
       const timer = setInterval(() => void refresh(), interval);
       process.on("SIGHUP", () => void refresh());

@@ -6,16 +6,15 @@ import type { Gate } from "./access/gate.ts";
 import { hostGuard } from "./host-guard.ts";
 import { shedLoad } from "./load-shedding.ts";
 import { api } from "./routes/api.ts";
-import { asFault } from "./routes/as-fault.ts";
 import { costsOf } from "./routes/cost.ts";
 import type { StandIn } from "./routes/handoff.ts";
-import { messagePage } from "./routes/message-page.ts";
 import type { Offload } from "./routes/offload.ts";
 import { pagesInDatabase } from "./routes/page-source.ts";
 import { noteRoutes } from "./routes/previews.ts";
 import { shopPages } from "./routes/shop-page.ts";
 import { styles } from "./routes/style.ts";
 import { pictures } from "./routes/swatches.ts";
+import { tellErrors } from "./routes/tell-errors.ts";
 import { visitsIntake } from "./routes/visits.ts";
 import { sameOrigin } from "./same-origin.ts";
 import { serveFiles } from "./static-files.ts";
@@ -102,14 +101,6 @@ export function createApp({
   app.route("/preview-notes", noteRoutes(fork));
   app.route("/storefront", styles());
   serveFiles(app, root, pictures(fork));
-  app.onError((error, c) => {
-    const { status, message, detail } = asFault(error);
-    return c.req.path.startsWith("/api/")
-      ? c.json({ error: message, ...detail }, status)
-      : c.html(messagePage("Something went wrong", message), status);
-  });
-  app.notFound((c) =>
-    c.html(messagePage("This page doesn’t exist", `There is nothing at ${c.req.path}. Check the address.`), 404),
-  );
+  tellErrors(app);
   return app;
 }

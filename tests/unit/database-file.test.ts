@@ -86,10 +86,11 @@ describe("a database file", () => {
     await closeDatabase(old);
     await closeDatabase(await openDatabase(file));
     const copies = readdirSync(folder).filter((name) => name.startsWith(`${count}.db.before-`));
-    expect(copies).toEqual([`${count}.db.before-2026-11-30-visits`]);
+    expect(copies).toEqual([`${count}.db.before-2026-12-01-previews`]);
     expect(checkFile(join(folder, copies[0] ?? ""), migrationNames)).toEqual([
       "2026-11-30-step-times",
       "2026-11-30-visits",
+      "2026-12-01-previews",
     ]);
     // Nothing to do, nothing copied.
     await closeDatabase(await openDatabase(file));

@@ -3,14 +3,13 @@ import { compress } from "hono/compress";
 import { HttpError } from "../http-error.ts";
 import { shedLoad } from "../load-shedding.ts";
 import { answerRoutes } from "../routes/answers.ts";
-import { asFault } from "../routes/as-fault.ts";
 import { costsOf } from "../routes/cost.ts";
-import { messagePage } from "../routes/message-page.ts";
 import type { FindPageSource } from "../routes/page-source.ts";
 import { stateAsked } from "../routes/request.ts";
 import { shopPages } from "../routes/shop-page.ts";
 import { styles } from "../routes/style.ts";
 import { pictureResponse } from "../routes/swatches.ts";
+import { tellErrors } from "../routes/tell-errors.ts";
 import { sameOrigin } from "../same-origin.ts";
 import type { ServedCatalogues } from "../served-catalogue.ts";
 import { serveFonts, serveShopFiles } from "../static-files.ts";
@@ -80,14 +79,6 @@ export function createServeApp(
   app.route("/storefront", styles());
   serveFonts(app);
   serveShopFiles(app, root);
-  app.onError((error, c) => {
-    const { status, message, detail } = asFault(error);
-    return c.req.path.startsWith("/api/")
-      ? c.json({ error: message, ...detail }, status)
-      : c.html(messagePage("Something went wrong", message), status);
-  });
-  app.notFound((c) =>
-    c.html(messagePage("This page doesn’t exist", `There is nothing at ${c.req.path}. Check the address.`), 404),
-  );
+  tellErrors(app);
   return app;
 }

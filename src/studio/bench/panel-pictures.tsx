@@ -5,6 +5,7 @@ import { type Band, bands, resolve } from "../../core/settings/band.ts";
 import { hasButton } from "../../core/settings/placement.ts";
 import { zipFolder } from "../../core/shop/archive/zip.ts";
 import type { FromStage, ToStage } from "../../storefront/stage/messages.ts";
+import { HiddenFrame } from "../shell/hidden-frame.tsx";
 import { saveFile } from "../shell/save-file.ts";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { useBench, useSession } from "./bench-context.ts";
@@ -161,13 +162,12 @@ function Taker({ band }: { band: Band }) {
     };
   }, [band, limits, panel, slug, session, opens]);
   return (
-    <div className="pointer-events-none fixed start-0 top-0 -z-10 size-px overflow-hidden opacity-0" aria-hidden inert>
-      <iframe
-        ref={frame}
-        title={`Picture on ${band}`}
-        src={`/draft/${encodeURIComponent(shop.slug)}${address}?stage&panel=${encodeURIComponent(slug)}`}
-        style={{ width: widthOn(band, screen.width, limits), height: screen.height }}
-      />
-    </div>
+    <HiddenFrame
+      frame={frame}
+      title={`Picture on ${band}`}
+      src={`/draft/${encodeURIComponent(shop.slug)}${address}?stage&panel=${encodeURIComponent(slug)}`}
+      width={widthOn(band, screen.width, limits)}
+      height={screen.height}
+    />
   );
 }

@@ -1,6 +1,7 @@
 import { useEffect, useRef } from "react";
 import type { Band } from "../../core/settings/band.ts";
 import type { FromStage, ToStage } from "../../storefront/stage/messages.ts";
+import { HiddenFrame } from "../shell/hidden-frame.tsx";
 import { rememberShift } from "../shell/shift-results.ts";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { useBench, useSession } from "./bench-context.ts";
@@ -42,14 +43,12 @@ function Trial({ band }: { band: Band }) {
     return () => removeEventListener("message", hear);
   }, [band, limits, panel, slug, session, shop.slug, address]);
   return (
-    // Laid out and painted, since browsers count only painted moves, but out of the way.
-    <div className="pointer-events-none fixed start-0 top-0 -z-10 size-px overflow-hidden opacity-0" aria-hidden inert>
-      <iframe
-        ref={frame}
-        title={`Trial on ${band}`}
-        src={`/draft/${encodeURIComponent(shop.slug)}${address}?stage&panel=${encodeURIComponent(slug)}`}
-        style={{ width: widthOn(band, screen.width, limits), height: screen.height }}
-      />
-    </div>
+    <HiddenFrame
+      frame={frame}
+      title={`Trial on ${band}`}
+      src={`/draft/${encodeURIComponent(shop.slug)}${address}?stage&panel=${encodeURIComponent(slug)}`}
+      width={widthOn(band, screen.width, limits)}
+      height={screen.height}
+    />
   );
 }

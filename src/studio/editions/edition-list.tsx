@@ -64,7 +64,7 @@ export function EditionList({ shop, editions, from, to, compare, broughtBack }: 
                 className={icon}
                 href={`/api${shopPath(shop)}/editions/${n}/files.zip`}
                 download
-                aria-label={`Download edition ${n}`}
+                aria-label={`Files of edition ${n}`}
                 title="Download it as files, for trellis serve"
               >
                 <Download size={14} aria-hidden />

@@ -4,6 +4,7 @@ import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import type { Band } from "../../core/settings/band.ts";
 import { firstScreens } from "../../core/settings/first-screen.ts";
 import type { FromStage, ToStage } from "../../storefront/stage/messages.ts";
+import { HiddenFrame } from "../shell/hidden-frame.tsx";
 
 interface Props {
   shop: string;
@@ -57,13 +58,12 @@ export function MeasuringFrame({ shop, address, band, panels, measured }: Props)
     };
   }, [panels, measured, screen]);
   return (
-    <div className="pointer-events-none fixed start-0 top-0 -z-10 size-px overflow-hidden opacity-0" aria-hidden inert>
-      <iframe
-        ref={frame}
-        title={`Measured on ${band}`}
-        src={`/draft/${encodeURIComponent(shop)}${address}?stage`}
-        style={{ width: screen.width, height: screen.height }}
-      />
-    </div>
+    <HiddenFrame
+      frame={frame}
+      title={`Measured on ${band}`}
+      src={`/draft/${encodeURIComponent(shop)}${address}?stage`}
+      width={screen.width}
+      height={screen.height}
+    />
   );
 }
