@@ -67,6 +67,9 @@ export async function openBench(page: Page, empty = false, shop = demoShop, firs
         .first()
         .click();
       await page.getByRole("button", { name: "Done", exact: true }).click();
+      // The new row gets the focus; a key that is pressed before would go elsewhere.
+      const isOnRow = () => page.evaluate(() => Boolean(document.activeElement?.closest("[data-row]")));
+      await expect.poll(isOnRow).toBe(true);
     },
     async choose(row, band, display) {
       await page.getByRole("button", { name: new RegExp(`^${row} on ${band}`) }).click();

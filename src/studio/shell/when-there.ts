@@ -14,9 +14,17 @@ export function whenThere(selector: string, act: (found: HTMLElement) => void): 
   look();
 }
 
-/** Focuses an element that was just made, once the card or dialog that made it has closed and given focus back. */
+/**
+ * Focuses an element that was just made, once the card or dialog that made it has closed and given focus back; not if
+ * somebody has moved on by then.
+ */
 export const focusMade = (selector: string): void => {
-  setTimeout(() => whenThere(selector, (made) => made.focus()), settled);
+  setTimeout(() => {
+    const rest = document.activeElement;
+    whenThere(selector, (made) => {
+      if (document.activeElement === rest || document.activeElement === document.body) made.focus();
+    });
+  }, settled);
 };
 
 /** Presses the button for an act, named by its `data-act`, in a view that is about to open. */
