@@ -116,6 +116,7 @@ test("a new panel is asked where it shall stand, and is shown there", async ({ p
   const wide = page.frameLocator('iframe[title^="Wide page"]');
   await expect(wide.locator('[data-panel="by-brand"]')).toHaveCount(1);
   await expect(page.getByText("On this page:")).toHaveCount(2);
+  await expect(page.locator("header").getByRole("status")).toHaveText("Saved");
   await page.goto(`/draft/${shop}/brands/wickwillow`);
   await expect(page.locator('.zs-above [data-panel="by-brand"]')).toHaveCount(1);
   await page.goto(`/draft/${shop}/`);
