@@ -44,12 +44,7 @@ export function EditionList({ shop, editions, from, to, compare, broughtBack }: 
             className={`flex flex-col rounded-lg border p-2 ${n === from || n === to ? "border-primary bg-plum-soft" : "border-hair"}`}
           >
             <span className="flex items-center gap-1">
-              <b className="flex-1 font-semibold">
-                Edition {n}
-                {at === 0 ? (
-                  <span className="ms-2 badge badge-sm border-success/40 text-success">shoppers see it</span>
-                ) : null}
-              </b>
+              <b className="flex-1 font-semibold">Edition {n}</b>
               <a
                 className={icon}
                 href={`${editionBase(shop, n)}/`}
@@ -88,7 +83,10 @@ export function EditionList({ shop, editions, from, to, compare, broughtBack }: 
                 <Undo2 size={14} aria-hidden />
               </button>
             </span>
-            <span className="text-[13px] text-quiet">{when.format(new Date(createdAt))}</span>
+            <span className="flex flex-wrap items-center gap-2 text-[13px] text-quiet">
+              {when.format(new Date(createdAt))}
+              {at === 0 ? <span className="badge badge-sm border-success/40 text-success">shoppers see it</span> : null}
+            </span>
             {note ? <span className="text-[13px]">{note}</span> : null}
           </li>
         ))}
