@@ -8,7 +8,7 @@ import type { CompressedBody } from "./compressed-body.ts";
 import type { ShopSource } from "./store/source.ts";
 import type { SwatchResolver } from "./store/swatch-resolver.ts";
 
-/** What shoppers’ pages need to know of a catalogue, wherever it is. */
+/** The facts of a catalogue that shoppers’ pages need, wherever it is. */
 export interface ServedFacts extends Engine {
   /** Its products are elsewhere, so pages ask the server and never fetch them. */
   readonly isElsewhere: boolean;

@@ -16,8 +16,12 @@ import { bestMatch, pickedOrder } from "./sort-keys.ts";
 const maxPages = 40;
 
 /** The page's and the shopper's search words together. */
-const wordsIn = (within: readonly Clause[], text: string): string =>
+export const wordsIn = (within: readonly Clause[], text: string): string =>
   [...within.flatMap((clause) => clause.flatMap((one) => ("words" in one ? one.words : []))), text].join(" ").trim();
+
+/** The ids of the products that a page names, in its order. */
+export const idsIn = (within: readonly Clause[]): string[] =>
+  within.flatMap((clause) => clause.flatMap((one) => ("products" in one ? one.products : [])));
 
 /** See {@link LocalEngine.look}. */
 export interface Look {
@@ -120,8 +124,7 @@ export class LocalEngine implements Engine {
     if (sort === bestMatch)
       return byRelevance(matched, index.text.relevance(wordsIn(within, selection.text), searching));
     if (sort !== pickedOrder) return sortProducts(index, matched, sort, matcher.fits);
-    const picked = within.flatMap((clause) => clause.flatMap((one) => ("products" in one ? one.products : [])));
-    return byPlace(index, matched, picked);
+    return byPlace(index, matched, idsIn(within));
   }
 
   /** The cached page with these conditions. */

@@ -10,7 +10,8 @@ import { facetOptions, Matcher } from "./matcher.ts";
 import type { Clause, Facet, Selection } from "./question.ts";
 import { liveRange, rangeCounts, rangesOf } from "./range.ts";
 
-const histogramBins = 20;
+/** Approximate number of bins of a histogram. */
+export const histogramBins = 20;
 /** Maximum number of cached facets; merges and limits are part of a question, so there is no limit to their variety. */
 const maxSteady = 600;
 

@@ -45,7 +45,7 @@ export async function relaxationsBy(
   return single.length > 0 ? single : found(pairs);
 }
 
-/** What may be removed: each part alone, and each pair of whole choices. */
+/** The candidates for removal: each part alone, and each pair of whole choices. */
 function candidatesOf(selection: Selection, facets: readonly Facet[]) {
   const parts = partsOf(selection, facets).slice(0, maxParts);
   const whole = parts.filter(({ option }) => option === undefined);

@@ -20,8 +20,8 @@ const open = /^\/(?:shop|edition|preview|preview-notes|storefront|pictures|demo\
 const asked = /^\/api\/shops\/[^/]+\/(?:ask|data|suggest)$/;
 
 /**
- * Whether a request is about an edition or a shared preview, which anybody may read; requests about the draft, or invalid ones, are not
- * public.
+ * Whether a request is about an edition or a shared preview, which anybody may read; requests about the draft, or
+ * invalid ones, are not public.
  */
 function isPublic(c: Context): boolean {
   if (!asked.test(c.req.path)) return false;

@@ -7,10 +7,11 @@ import type { Answer, RangeAnswer, SteadyFacet, WireAnswer, WireFacet } from "..
 import { type Product, productOf } from "../../core/engine/cards/product.ts";
 import { completeAnswer, type Engine, facetName, pageKey } from "../../core/engine/engine.ts";
 import { kept } from "../../core/engine/index/kept.ts";
-import type { Clause, Facet, Question } from "../../core/engine/question.ts";
+import { idsIn } from "../../core/engine/local-engine.ts";
+import { histogramBins } from "../../core/engine/page-counts.ts";
+import type { Facet, Question } from "../../core/engine/question.ts";
 import { relaxationsBy } from "../../core/engine/relaxations.ts";
 import { without } from "../../core/engine/selection.ts";
-import { bestMatch, pickedOrder, type SortKey, sortKeys } from "../../core/engine/sort-keys.ts";
 import type { PageFacts } from "../../core/profile/value-pages.ts";
 import { cardsOf, rowsOf } from "./cards.ts";
 import {
@@ -19,15 +20,15 @@ import {
   matching,
   onColumn,
   type Scope,
-  Scopes,
   someVariant,
   variantConditions,
-} from "./scope.ts";
+} from "./conditions.ts";
+import { mergedOrder, orderKeys, orderSql } from "./product-order.ts";
+import { Scopes } from "./scope.ts";
 import { type Shard, StoreFault } from "./shard.ts";
-import { all, float, uint, uints } from "./sql.ts";
+import { all, float, uint } from "./sql.ts";
 import { columnsOf, type StoredCatalogue, storedCatalogue, tablesOf } from "./stored-catalogue.ts";
 
-const histogramBins = 20;
 const maxPages = 40;
 
 /** A page as far as it does not depend on a selection. */
@@ -165,7 +166,7 @@ export class ColumnEngine implements Engine {
   }
 
   async #page({ within, searching }: Pick<Question, "within" | "searching">): Promise<Page> {
-    await this.#lookUp(within.flatMap((clause) => clause.flatMap((one) => ("products" in one ? one.products : []))));
+    await this.#lookUp(idsIn(within));
     return kept(
       this.#pages,
       pageKey({ within, searching }),
@@ -183,9 +184,9 @@ export class ColumnEngine implements Engine {
     if (unknown.length === 0) return;
     const sql = `SELECT id, product FROM ${this.#table} WHERE id IN ids`;
     const found = await Promise.all(
-      this.#shards.map((shard) => shard.rows<[string, number]>(sql, { name: "ids", type: "String", values: unknown })),
+      this.#shards.map((shard) => shard.rows<[string, number]>(sql, { name: "ids", values: unknown })),
     );
-    this.#scopes.know(unknown, new Map(found.flat()));
+    this.#scopes.know(new Map(found.flat()));
   }
 
   async #total(scope: Scope): Promise<number> {
@@ -355,53 +356,13 @@ export class ColumnEngine implements Engine {
   }
 
   /** The numbers of the first products of a scope, in a question’s order. */
-  async #products(scope: Scope, { sort, within, selection, searching }: Question, size: number): Promise<number[]> {
-    const keys = this.#keys(scope, sort, within, selection.text, searching);
-    const chosen = keys.map(({ sql, there }, at) => `${there} AS h${at}, ${sql} AS k${at}`);
-    const order = keys.map(({ down }, at) => `h${at} DESC, k${at} ${down ? "DESC" : "ASC"}`);
+  async #products(scope: Scope, question: Question, size: number): Promise<number[]> {
+    const keys = orderKeys(this.#scopes, scope, question);
+    const { columns, by } = orderSql(keys);
     const rows = await this.#rows<number[]>(
-      `SELECT ${["product", ...chosen].join(", ")} FROM ${this.#table} WHERE ${matching(scope)} ORDER BY ${[...order, "product"].join(", ")} LIMIT ${uint(size)}`,
+      `SELECT ${columns} FROM ${this.#table} WHERE ${matching(scope)} ORDER BY ${by} LIMIT ${uint(size)}`,
     );
-    return rows
-      .sort((a, b) => {
-        for (let at = 0; at < keys.length; at++) {
-          const [hasA = 0, hasB = 0, x = 0, y = 0] = [a[1 + 2 * at], b[1 + 2 * at], a[2 + 2 * at], b[2 + 2 * at]];
-          const difference = hasB - hasA || (hasA === 0 ? 0 : (x - y) * (keys[at]?.down ? -1 : 1));
-          if (difference !== 0) return difference;
-        }
-        return (a[0] ?? 0) - (b[0] ?? 0);
-      })
-      .slice(0, size)
-      .map(([product]) => product ?? 0);
-  }
-
-  /** An order as expressions over a product. */
-  #keys(
-    scope: Scope,
-    sort: string,
-    within: readonly Clause[],
-    text: string,
-    searching: Question["searching"],
-  ): { sql: string; there: string; down: boolean }[] {
-    if (sort === bestMatch) {
-      const asked = [...within.flatMap((clause) => clause.flatMap((one) => ("words" in one ? one.words : []))), text];
-      return [{ sql: this.#scopes.relevance(asked.join(" ").trim(), searching), there: "1", down: true }];
-    }
-    if (sort === pickedOrder) {
-      const ids = within.flatMap((clause) => clause.flatMap((one) => ("products" in one ? one.products : [])));
-      // Of an id that is listed twice, the last place counts.
-      const picked = `arrayReverse(${uints(this.#scopes.numbersOf(ids))})`;
-      return [{ sql: `indexOf(${picked}, product)`, there: `has(${picked}, product)`, down: true }];
-    }
-    return sortKeys(sort, (field) => this.#scopes.field(field) !== undefined).flatMap(
-      ({ field: key, down }: SortKey) => {
-        const field = this.#scopes.field(key);
-        if (!field) return [];
-        const values = fittingValues(scope, columnsOf(field.at).places, field.level === "variant");
-        const outermost = `arrayReduce('${down ? "max" : "min"}', ${values})`;
-        return [{ sql: `if(notEmpty(${values}), ${outermost}, 0.)`, there: `notEmpty(${values})`, down }];
-      },
-    );
+    return mergedOrder(rows, keys).slice(0, size);
   }
 }
 

@@ -20,7 +20,7 @@ export async function loadCatalogue(index: CatalogueIndex, hash: string, shards:
   const { fields } = index.catalogue;
   const columns = fields.flatMap(({ key }, at) => {
     const { options, tree, numbers, places, words: tokens } = columnsOf(at);
-    // What varies has a list for each variant.
+    // A field that varies has a list for each variant.
     const list = (type: string) => (index.level(key) === "variant" ? `Array(Array(${type}))` : `Array(${type})`);
     return [
       `${options} ${list("UInt32")}`,

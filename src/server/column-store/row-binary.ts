@@ -41,7 +41,7 @@ export class RowBinary {
     for (const list of nested ? values : values.slice(0, 1)) write(list);
   }
 
-  /** What was written; starts anew. */
+  /** Returns the bytes written so far, and starts anew. */
   take(): Uint8Array<ArrayBuffer> {
     const taken = new Uint8Array(this.#bytes.subarray(0, this.#length));
     this.#length = 0;

@@ -1,119 +1,14 @@
-import { createHash } from "node:crypto";
 import { isNested } from "../../core/catalogue/field-kinds.ts";
 import type { Range } from "../../core/catalogue/numbers/range-schema.ts";
 import { codeOptions, type OptionCodes } from "../../core/engine/index/facet-index.ts";
 import type { SearchedField } from "../../core/engine/index/search-schema.ts";
-import { weightOf } from "../../core/engine/index/text-index.ts";
+import { prefixShare, weightOf } from "../../core/engine/index/text-index.ts";
 import { words } from "../../core/engine/index/words.ts";
 import type { Choice, Clause, Facet, Selection } from "../../core/engine/question.ts";
 import { optionsOf, rangeOf } from "../../core/engine/selection.ts";
-import { all as allOf, any, float, uints, word } from "./sql.ts";
+import { anyOf, type Condition, never, ofProduct, onColumn, type Scope } from "./conditions.ts";
+import { all, any, float, uints, word } from "./sql.ts";
 import { columnsOf, hasLevels, type StoredCatalogue, type StoredField } from "./stored-catalogue.ts";
-
-/**
- * A condition: of a product, or of a variant where it reads columns that vary. There each of them stands for the list of
- * one variant.
- */
-export interface Condition {
-  sql: string;
-  /** The columns that vary among those that it reads. */
-  columns: readonly Varying[];
-}
-
-/** A list of one value for each variant, by the name that conditions read it by. */
-interface Varying {
-  name: string;
-  sql: string;
-}
-
-const varying = (column: string): Varying => ({ name: column, sql: column });
-
-/**
- * What a match asks of a product: all conditions, those of variants on one and the same variant; and each of `each`
- * together with these, on whichever variant.
- */
-export interface Scope {
-  conditions: readonly Condition[];
-  each: readonly Condition[];
-}
-
-const ofProduct = (sql: string): Condition => ({ sql, columns: [] });
-const never = ofProduct("0");
-
-const columnsIn = (conditions: readonly Condition[]): Varying[] => [
-  ...new Map(conditions.flatMap(({ columns }) => columns.map((one) => [one.name, one] as const))).values(),
-];
-
-/** Applies a function to conditions on each variant. */
-function onVariants(
-  name: "arrayExists" | "arrayMap" | "arrayFilter",
-  conditions: readonly Condition[],
-  first?: string,
-): string {
-  const columns = columnsIn(conditions).filter((one) => one.name !== first);
-  const all = first === undefined ? columns : [varying(first), ...columns];
-  const sql = allOf(conditions.map((one) => one.sql));
-  return `${name}((${all.map((one) => one.name).join(", ")}) -> ${sql}, ${all.map((one) => one.sql).join(", ")})`;
-}
-
-/** A condition for products with a variant that meets some conditions at once. */
-export const someVariant = (conditions: readonly Condition[]): string =>
-  columnsIn(conditions).length === 0 ? allOf(conditions.map(({ sql }) => sql)) : onVariants("arrayExists", conditions);
-
-/** The conditions of a scope that a single variant must meet. */
-export const variantConditions = ({ conditions }: Scope): Condition[] =>
-  conditions.filter(({ columns }) => columns.length > 0);
-
-/** A condition for the products of a scope. */
-export function matching(scope: Scope): string {
-  const together = variantConditions(scope);
-  return allOf([
-    ...scope.conditions.filter(({ columns }) => columns.length === 0).map(({ sql }) => sql),
-    ...(together.length > 0 ? [someVariant(together)] : []),
-    ...scope.each.map((one) => someVariant([...together, one])),
-  ]);
-}
-
-/** For each variant of a product whether it meets a scope's conditions, as an expression. @param column any list of variants */
-export function fitting(scope: Scope, column: string): string {
-  const together = variantConditions(scope);
-  return together.length === 0 ? `arrayMap(x -> 1, ${column})` : onVariants("arrayMap", together);
-}
-
-/** The values in a column of a product's variants that meet a scope's conditions, without repeats, as an expression. */
-export function fittingValues(scope: Scope, column: string, varies: boolean): string {
-  if (!varies) return column;
-  const together = variantConditions(scope);
-  return `arrayReduce('groupUniqArrayArray', ${together.length === 0 ? column : onVariants("arrayFilter", together, column)})`;
-}
-
-/**
- * A condition for variants that meet one of some conditions. Those of products are read from a list as well: functions
- * inside a statement can't read a product's own columns in version 18.16.
- * @param list any list of variants
- */
-function anyOfVariant(some: readonly Condition[], list: string): Condition {
-  const sqls: string[] = [];
-  const columns = [...columnsIn(some)];
-  for (const { sql, columns: own } of some) {
-    if (own.length > 0) sqls.push(sql);
-    else {
-      const name = `c${createHash("sha256").update(sql).digest("hex").slice(0, 16)}`;
-      sqls.push(name);
-      columns.push({ name, sql: `arrayResize([toUInt8(${sql})], length(${list}), toUInt8(${sql}))` });
-    }
-  }
-  return { sql: any(sqls), columns };
-}
-
-/** A condition on one column, which may vary. */
-export const onColumn = (sql: string, column: string, varies: boolean): Condition => ({
-  sql,
-  columns: varies ? [varying(column)] : [],
-});
-
-/** Largest number of ids whose numbers are kept. */
-const maxIds = 100_000;
 
 /** No option of a mapping. */
 const none = 0xffff_ffff;
@@ -150,16 +45,14 @@ export class Scopes {
     return [...new Set(ids)].filter((id) => !this.#numbers.has(id));
   }
 
-  /** Adds product numbers; ids without one are no products. */
-  know(ids: readonly string[], found: ReadonlyMap<string, number>): void {
-    // Anybody can ask for any id, so only so many are kept.
-    if (this.#numbers.size > maxIds) this.#numbers.clear();
-    for (const id of ids) this.#numbers.set(id, found.get(id) ?? none);
+  /** Adds product numbers. Ids without one are not kept: anybody can ask for any number of them. */
+  know(found: ReadonlyMap<string, number>): void {
+    for (const [id, number] of found) this.#numbers.set(id, number);
   }
 
   /** The known product numbers of some ids, in their order. */
   numbersOf(ids: readonly string[]): number[] {
-    return ids.map((id) => this.#numbers.get(id) ?? none).filter((one) => one !== none);
+    return ids.flatMap((id) => this.#numbers.get(id) ?? []);
   }
 
   /** The options of a facet; the field must be there. */
@@ -175,14 +68,13 @@ export class Scopes {
     const coded = codeOptions(spellings, uses, tree, merges);
     const column = merges.length === 0 && tree && hasLevels(spellings) ? levels : plain;
     const varies = level === "variant";
-    const columns = varies ? [varying(column)] : [];
     const { codesOf, from } =
       merges.length === 0
         ? { codesOf: (options: readonly number[]) => options, from: (list: string) => list }
         : mapped(codeOptions(spellings, uses, false).optionsOfCode, coded.optionsOfCode);
     const has = (options: readonly number[]): Condition => {
       const codes = codesOf(options);
-      return codes.length === 0 ? never : { sql: `hasAny(${column}, ${uints(codes)})`, columns };
+      return codes.length === 0 ? never : onColumn(`hasAny(${column}, ${uints(codes)})`, column, varies);
     };
     const made = { options: coded.options, at: coded.at, column, varies, from, has };
     this.#options.set(name, made);
@@ -191,11 +83,7 @@ export class Scopes {
 
   /** The page’s conditions. */
   within(clauses: readonly Clause[], searching?: readonly SearchedField[]): Scope {
-    const conditions = clauses.map((clause): Condition => {
-      const some = clause.map((one) => this.#condition(one, searching));
-      const [list] = columnsIn(some);
-      return list ? anyOfVariant(some, list.sql) : ofProduct(any(some.map(({ sql }) => sql)));
-    });
+    const conditions = clauses.map((clause) => anyOf(clause.map((one) => this.#condition(one, searching))));
     return { conditions, each: [] };
   }
 
@@ -257,7 +145,7 @@ export class Scopes {
     const asked = words(text);
     if (asked.length === 0) return undefined;
     const columns = this.searched(searching).map(({ column }) => column);
-    return allOf(asked.map((own, i) => any(columns.map((column) => hasWord(column, own, i === asked.length - 1)))));
+    return all(asked.map((own, i) => any(columns.map((column) => hasWord(column, own, i === asked.length - 1)))));
   }
 
   /** The columns of words that a search reads, with their weights. */
@@ -283,15 +171,12 @@ export class Scopes {
   }
 }
 
-/** As in the text index of our own engine. */
-const prefixShare = 0.75;
-
 const hasWord = (column: string, own: string, prefix: boolean): string =>
   prefix ? `arrayExists(x -> startsWith(x, ${word(own)}), ${column})` : `has(${column}, ${word(own)})`;
 
 /** A condition for the number `x`. */
 export const holds = ({ min, max, below }: Range): string =>
-  allOf([
+  all([
     ...(min === undefined ? [] : [`x >= ${float(min)}`]),
     ...(max === undefined ? [] : [`x <= ${float(max)}`]),
     ...(below === undefined ? [] : [`x < ${float(below)}`]),

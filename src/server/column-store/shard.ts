@@ -9,10 +9,9 @@ export class StoreFault extends Error {
 /** There is no connection, or no longer. */
 class ConnectionClosed extends StoreFault {}
 
-/** Values beside a statement, as a table of one column. */
+/** Texts beside a statement, as a table of one column. */
 export interface Aside {
   name: string;
-  type: "String";
   values: readonly string[];
 }
 
@@ -69,7 +68,7 @@ export class Shard {
     // Tab-separated, so that these characters are escaped.
     const lines = aside.values.map((value) => value.replace(/[\\\t\n\r]/g, (one) => escapes[one] ?? one));
     form.append(aside.name, new Blob([lines.map((line) => `${line}\n`).join("")]), aside.name);
-    return this.#again(() => this.#ask({ query: sql, [`${aside.name}_structure`]: `value ${aside.type}` }, form));
+    return this.#again(() => this.#ask({ query: sql, [`${aside.name}_structure`]: "value String" }, form));
   }
 
   /** Asks once more where the connection was closed, as servers do when it was idle. */

@@ -17,7 +17,7 @@ const storedField = exact({
   uses: listOf(wholeIn(0, largest).required(), largest),
 });
 
-/** What is known of a catalogue without its rows. It is written last, so that half of a load is never used. */
+/** A catalogue without its rows. It is written last, so that half of a load is never used. */
 export const storedCatalogue = exact({
   format: oneOf([storeFormat]),
   /** SHA-256 of the catalogue, in hex. */

@@ -1,8 +1,7 @@
 import type { EditionManifest } from "../../core/shop/archive/edition-manifest.ts";
-import { shopPictures, withPicturesAt } from "../../core/shop/pictures.ts";
 import { HttpError, noShop } from "../http-error.ts";
 import type { ShopSource } from "../store/source.ts";
-import { wholeSource } from "../store/whole-source.ts";
+import { wholeSource, withShopPictures } from "../store/whole-source.ts";
 import { syncWriteCount, writeCount } from "../store/write.ts";
 import { editionsIn, type ReadEdition, readCurrent, readEdition } from "./edition-folder.ts";
 
@@ -61,7 +60,7 @@ export class PublishedShops {
       }
     }
     // Everything that was found by a shop’s current edition is found anew.
-    if (found.length > 0) syncWriteCount(writeCount() + 1);
+    if (found.some(({ fault }) => fault === undefined)) syncWriteCount(writeCount() + 1);
     return found;
   }
 
@@ -76,7 +75,7 @@ export class PublishedShops {
       state: n,
       shop: { id: 0, slug: shop.slug, name, currency, variantCount },
       open: async () => whole,
-      placed: placing(shop.slug),
+      placed: (document) => withShopPictures(document, shop.slug),
     });
     const read = { edition, source };
     shop.editions.set(n, read);
@@ -108,15 +107,4 @@ export class PublishedShops {
     }
     return undefined;
   }
-}
-
-/** Sets the addresses of a shop’s pictures in its documents, once for each. */
-function placing(slug: string): <D extends object>(document: D) => D {
-  const placed = new WeakMap<object, object>();
-  return <D extends object>(document: D) => {
-    const known = placed.get(document) ?? withPicturesAt(document, shopPictures(slug));
-    placed.set(document, known);
-    // The cached value is the same document with other addresses.
-    return known as D;
-  };
 }

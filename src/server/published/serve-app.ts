@@ -21,7 +21,7 @@ import { Metrics } from "./metrics.ts";
 import type { PublishedShops } from "./published-shops.ts";
 
 /**
- * What a process without a database serves: the pages of published editions, their requests and files.
+ * The server of a process without a database: the pages of published editions, their requests and files.
  * @param stops whether the process is about to end, so that a balancer leaves it out; default: no
  * @param catalogues where products are counted; default: in this process
  */

@@ -1,4 +1,5 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
+import { dateTimeFormat } from "../../core/document/date-time.ts";
 import { HttpError } from "../http-error.ts";
 import { draftOf } from "../store/draft-source.ts";
 import { editionOf } from "../store/editions.ts";
@@ -75,7 +76,10 @@ async function sourceAt(em: SqlEntityManager, of: PagesOf, slug: string, number:
 async function previewAt(em: SqlEntityManager, key: string): Promise<PageSource> {
   const { shop, createdAt } = await openPreview(em, key);
   const source = await sourceOfPreview(em, shop, key);
-  return { source, base: `/preview/${key}`, mark: { words: `Preview of ${when.format(createdAt)}` }, preview: key };
+  return {
+    source,
+    base: `/preview/${key}`,
+    mark: { words: `Preview of ${dateTimeFormat.format(createdAt)}` },
+    preview: key,
+  };
 }
-
-const when = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" });

@@ -1,7 +1,6 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { LRUCache } from "lru-cache";
 import type { WholeShop } from "../../core/shop/archive/whole-shop.ts";
-import { shopPictures, withPicturesAt } from "../../core/shop/pictures.ts";
 import type { ShopState } from "../cache-key.ts";
 import { HttpError } from "../http-error.ts";
 import { openFiles, type SnapshotFiles, snapshotFiles } from "../published/snapshot-files.ts";
@@ -9,7 +8,7 @@ import { type Content, ContentSchema, type Shop, type Snapshot } from "./entitie
 import { loadBytes } from "./shops.ts";
 import type { ShopSource, StoredShopHead } from "./source.ts";
 import { shopWithoutCatalogue } from "./whole-shops.ts";
-import { wholeSource } from "./whole-source.ts";
+import { wholeSource, withShopPictures } from "./whole-source.ts";
 import { yieldToEventLoop } from "./write.ts";
 
 /** By database connection, cached snapshots; they never change. */
@@ -90,16 +89,6 @@ export const sourceOfSnapshot = (
     state,
     shop: { ...shop, name, currency, variantCount },
     open: () => openSnapshot(em, key, snapshot),
-    placed: (document) => placed(document, shop.slug),
+    placed: (document) => withShopPictures(document, shop.slug),
   });
 };
-
-const withPlaces = new WeakMap<object, object>();
-
-/** A snapshot's document with the shop's addresses, cached: every page is drawn from several. */
-function placed<D extends object>(document: D, slug: string): D {
-  const known = withPlaces.get(document) ?? withPicturesAt(document, shopPictures(slug));
-  withPlaces.set(document, known);
-  // The cached value is the same document with other addresses.
-  return known as D;
-}

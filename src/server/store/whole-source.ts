@@ -1,6 +1,7 @@
 import type { DocumentKind } from "../../core/document/kind.ts";
 import type { WholeShop } from "../../core/shop/archive/whole-shop.ts";
 import { eachDocument } from "../../core/shop/documents.ts";
+import { shopPictures, withPicturesAt } from "../../core/shop/pictures.ts";
 import type { ShopSource, StoredShopHead } from "./source.ts";
 
 interface Wanted extends Pick<ShopSource, "key" | "state"> {
@@ -31,4 +32,14 @@ function documentIn<D extends object>(whole: WholeShop, { name }: DocumentKind<D
   const found = eachDocument(whole).find((one) => one.kind.name === name && one.slug === slug);
   // A kind's name determines its document's type.
   return found?.document as D | undefined;
+}
+
+const withPlaces = new WeakMap<object, object>();
+
+/** A document with the addresses of its shop's pictures, cached: every page is drawn from several. */
+export function withShopPictures<D extends object>(document: D, slug: string): D {
+  const known = withPlaces.get(document) ?? withPicturesAt(document, shopPictures(slug));
+  withPlaces.set(document, known);
+  // The cached value is the same document with other addresses.
+  return known as D;
 }

@@ -1,5 +1,6 @@
 import { useEffect, useRef } from "preact/hooks";
 import type { PreviewNote } from "../../core/api/preview.ts";
+import { dateTimeFormat } from "../../core/document/date-time.ts";
 
 interface Props {
   notes: readonly PreviewNote[];
@@ -10,8 +11,6 @@ interface Props {
   shown: number | undefined;
   close(): void;
 }
-
-const when = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" });
 
 /** All notes on the preview, in the order in which they were written. */
 export function NoteList({ notes, here, base, shown, close }: Props) {
@@ -54,7 +53,7 @@ export function NoteList({ notes, here, base, shown, close }: Props) {
             </p>
             <p class="text">{note.text}</p>
             <p class="by">
-              {note.name}, {when.format(new Date(note.createdAt))}
+              {note.name}, {dateTimeFormat.format(new Date(note.createdAt))}
               {note.doneAt ? <span class="done"> ✓ Done</span> : null}
             </p>
             {note.answer ? <p class="answer">{note.answer}</p> : null}

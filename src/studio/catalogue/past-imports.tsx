@@ -1,9 +1,8 @@
 import useSWR from "swr";
 import type { PastImport } from "../../core/api/shop.ts";
+import { dateTimeFormat } from "../../core/document/date-time.ts";
 import { type ApiError, request, sendJson, shopPath } from "../api.ts";
 import { tried } from "../shell/tried.ts";
-
-const when = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" });
 
 /** Reverts an import and reloads the shop, since its corrections and swatches change too. */
 export const requestRevert = (shop: string, id: number): Promise<boolean> =>
@@ -33,8 +32,8 @@ export function PastImports({ shop }: { shop: string }) {
                 {words}
               </span>
               <span className="text-[13px] text-quiet tabular-nums">
-                {when.format(new Date(at))}, {before.toLocaleString("en")} products before, {after.toLocaleString("en")}{" "}
-                after
+                {dateTimeFormat.format(new Date(at))}, {before.toLocaleString("en")} products before,{" "}
+                {after.toLocaleString("en")} after
               </span>
             </span>
             <button

@@ -1,11 +1,10 @@
 import { Download, ExternalLink, GitCompare, Undo2 } from "lucide-react";
 import { useState } from "react";
 import type { EditionSummary } from "../../core/api/edition.ts";
+import { dateTimeFormat } from "../../core/document/date-time.ts";
 import { ApiError, sendJson, shopPath } from "../api.ts";
 import { Fault } from "../shell/alert.tsx";
 import { type EditionState, editionBase } from "./use-editions.ts";
-
-const when = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" });
 
 interface Props {
   shop: string;
@@ -84,7 +83,7 @@ export function EditionList({ shop, editions, from, to, compare, broughtBack }: 
               </button>
             </span>
             <span className="flex flex-wrap items-center gap-2 text-[13px] text-quiet">
-              {when.format(new Date(createdAt))}
+              {dateTimeFormat.format(new Date(createdAt))}
               {at === 0 ? <span className="badge badge-sm border-success/40 text-success">shoppers see it</span> : null}
             </span>
             {note ? <span className="text-[13px]">{note}</span> : null}

@@ -3,6 +3,7 @@ import { useEffect, useMemo, useState } from "react";
 import { Link } from "react-router";
 import useSWR from "swr";
 import type { ShopOverview } from "../../core/api/overview.ts";
+import { dateTimeFormat } from "../../core/document/date-time.ts";
 import { languagesOf } from "../../core/shop/languages.ts";
 import { type ApiError, request, shopPath } from "../api.ts";
 import { LanguageFields } from "../controls/language-fields.tsx";
@@ -14,8 +15,6 @@ import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { Strip } from "../shell/strip.tsx";
 import { shopViews } from "../shell/views.ts";
 import { type WorkStep, workSteps } from "./work-steps.ts";
-
-const when = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" });
 
 /** Overview of a shop: what to do next in each step of the work; finished steps are collapsed. */
 export function OverviewView() {
@@ -74,7 +73,7 @@ export function OverviewView() {
           </details>
           {data?.edition ? (
             <p className="mt-4 text-[13px] text-quiet">
-              Edition {data.edition.n} was published on {when.format(new Date(data.edition.createdAt))}
+              Edition {data.edition.n} was published on {dateTimeFormat.format(new Date(data.edition.createdAt))}
               {data.edition.note === "" ? "" : `: ${data.edition.note}`}
             </p>
           ) : null}

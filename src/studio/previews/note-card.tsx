@@ -2,6 +2,7 @@ import { Check, ExternalLink, Reply } from "lucide-react";
 import { useState } from "react";
 import { maxNoteText } from "../../core/api/note-limits.ts";
 import type { NoteChange, PreviewNote } from "../../core/api/preview.ts";
+import { dateTimeFormat } from "../../core/document/date-time.ts";
 import { aboutNote, linkTo } from "./use-previews.ts";
 
 interface Props {
@@ -10,8 +11,6 @@ interface Props {
   preview: string | undefined;
   change(note: PreviewNote, change: NoteChange): Promise<boolean>;
 }
-
-const when = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" });
 
 /** A note from a preview: what it is about, its answer, and whether it is done. */
 export function NoteCard({ note, preview, change }: Props) {
@@ -37,7 +36,7 @@ export function NoteCard({ note, preview, change }: Props) {
       </p>
       <p className="whitespace-pre-wrap break-words">{note.text}</p>
       <p className="text-[13px] text-quiet">
-        {note.name}, {when.format(new Date(note.createdAt))}
+        {note.name}, {dateTimeFormat.format(new Date(note.createdAt))}
       </p>
       {note.answer && !answering ? (
         <p className="whitespace-pre-wrap break-words border-s-2 border-accent ps-2">{note.answer}</p>

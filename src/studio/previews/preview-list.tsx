@@ -1,12 +1,11 @@
 import { Check, Copy, ExternalLink } from "lucide-react";
 import { useState } from "react";
 import type { PreviewNote, PreviewSummary } from "../../core/api/preview.ts";
+import { dateTimeFormat } from "../../core/document/date-time.ts";
 import { useTool } from "../api.ts";
 import { Fault } from "../shell/alert.tsx";
 import { NoteCard } from "./note-card.tsx";
 import { linkTo, usePreviews } from "./use-previews.ts";
-
-const when = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" });
 
 /** A shop’s shared previews, with their notes. */
 export function PreviewList({ shop }: { shop: string }) {
@@ -59,13 +58,13 @@ function Preview({ preview, notes, end, change }: PreviewProps) {
   const [copied, setCopied] = useState(false);
   const link = linkTo(preview);
   const ended = endedAt !== undefined;
-  const name = when.format(new Date(createdAt));
+  const name = dateTimeFormat.format(new Date(createdAt));
   const [done, open] = [notes.filter((note) => note.doneAt), notes.filter((note) => !note.doneAt)];
   return (
     <li className="flex flex-col gap-2 rounded-lg border border-hair p-3">
       <span className="flex flex-wrap items-center gap-2">
         <b className="font-semibold">Preview of {name}</b>
-        {ended ? <span className="badge badge-sm">ended {when.format(new Date(endedAt))}</span> : null}
+        {ended ? <span className="badge badge-sm">ended {dateTimeFormat.format(new Date(endedAt))}</span> : null}
         <span className="ms-auto flex gap-1">
           {ended ? null : (
             <>

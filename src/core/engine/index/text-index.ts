@@ -22,7 +22,7 @@ const usual: Partial<Record<FieldRole, number>> = {
   image: 0,
 };
 /** Relative weight of a word that only begins with the searched one. */
-const prefixShare = 0.75;
+export const prefixShare = 0.75;
 /** Maximum number of corrections suggested per unknown word. */
 const offered = 3;
 
