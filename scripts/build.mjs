@@ -2,7 +2,7 @@ import { spawn } from "node:child_process";
 import { createHash } from "node:crypto";
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
-import { root, stop } from "./install.mjs";
+import { ensurePackages, root, stop } from "./install.mjs";
 
 const sources = [
   "src",
@@ -35,8 +35,9 @@ const others = /** @type {const} */ ([
   ["vite.server.config.ts", "production"],
 ]);
 
-/** Builds the studio, the storefront, and what runs on Node.js, unless that is done. */
+/** Builds the studio, the storefront, and what runs on Node.js, with the packages for it, unless that is done. */
 export async function ensureBuilt() {
+  ensurePackages({ forTests: false });
   // Taken before: what is changed while it builds is not in it.
   const state = fingerprint();
   if (isBuilt(state)) return;

@@ -2,9 +2,8 @@
 import { spawn } from "node:child_process";
 import { join } from "node:path";
 import { ensureBuilt } from "./build.mjs";
-import { ensurePackages, root } from "./install.mjs";
+import { root } from "./install.mjs";
 
-ensurePackages({ forTests: false });
 await ensureBuilt();
 const server = spawn(process.execPath, [join(root, "dist/server/main.js"), ...process.argv.slice(2)], {
   cwd: root,

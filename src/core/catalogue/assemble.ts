@@ -1,7 +1,6 @@
 import { type Catalogue, ColumnBuilder } from "./catalogue.ts";
 import { completeCatalogue } from "./complete.ts";
 import { type Field, isWholeText } from "./field.ts";
-import { splitCell } from "./values.ts";
 
 /** A product as its source states it: one row of raw cells per variant, one cell per field. */
 export interface SourceProduct {
@@ -18,12 +17,14 @@ export function assembleCatalogue(fields: readonly Field[], products: readonly S
   products.forEach(({ rows }, p) => {
     variantStart[p + 1] = (variantStart[p] ?? 0) + rows.length;
   });
-  const columns: Catalogue["columns"] = new Map();
-  fields.forEach((field, at) => {
-    const whole = isWholeText(field.role);
-    const builder = new ColumnBuilder();
-    for (const { rows } of products) for (const row of rows) builder.add(splitCell(row[at] ?? "", whole));
-    columns.set(field.key, builder.build());
+  const columns = fields.map(({ key, role }) => [key, new ColumnBuilder(isWholeText(role))] as const);
+  // Row by row, since cells of one row are adjacent in memory.
+  for (const { rows } of products)
+    for (const row of rows) for (let at = 0; at < columns.length; at++) columns[at]?.[1].addCell(row[at] ?? "");
+  return completeCatalogue({
+    fields: [...fields],
+    columns: new Map(columns.map(([key, column]) => [key, column.build()])),
+    productIds: products.map(({ id }) => id),
+    variantStart,
   });
-  return completeCatalogue({ fields: [...fields], columns, productIds: products.map(({ id }) => id), variantStart });
 }

@@ -15,7 +15,6 @@ import { rowIds } from "./row-ids.ts";
 import { withTitles } from "./suggest-reading.ts";
 import type { Table } from "./table.ts";
 import { checkRowCount } from "./table-limits.ts";
-import { splitCell } from "./values.ts";
 
 export interface ReadOptions {
   /** Defaults to {@link plainReading}. */
@@ -84,13 +83,12 @@ export function buildCatalogue(
     if (!field) return;
     const read = cellReader(reading[at] ?? { as: "attribute" });
     const faultOf = faultFinder(field);
-    const whole = isWholeText(field.role);
-    const builder = new ColumnBuilder();
+    const builder = new ColumnBuilder(isWholeText(field.role));
     for (const { row, cells } of records) {
       const cell = read(cells[at] ?? "");
       const fault = faultOf?.(cell);
       if (fault) problems.push({ row, column: table.header[at] ?? "", value: cells[at] ?? "", message: fault });
-      builder.add(splitCell(cell, whole));
+      builder.addCell(cell);
     }
     columns.set(field.key, builder.build());
   });

@@ -132,7 +132,12 @@ export function variantsWithin(
   variants: Bitmap | undefined,
 ): Uint32Array {
   const { variantStart } = index.catalogue;
-  const ids = new Uint32Array(index.variants);
+  let most = 0;
+  for (let i = 0; i < products.length; i++) {
+    const p = products[i] ?? 0;
+    most += (variantStart[p + 1] ?? 0) - (variantStart[p] ?? 0);
+  }
+  const ids = new Uint32Array(most);
   let length = 0;
   for (let i = 0; i < products.length; i++) {
     const p = products[i] ?? 0;

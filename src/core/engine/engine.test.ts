@@ -27,6 +27,31 @@ const question = (facets: Facet[], choices: Question["selection"]["choices"] = {
   size: 3,
 });
 
+describe("an engine that has answered before", () => {
+  it("answers each question of a visit as a new one does", () => {
+    const visit = fc.array(fc.tuple(questions, fc.constantFrom("", "", "p1", "calm")), { minLength: 2, maxLength: 8 });
+    fc.assert(
+      fc.property(shops, visit, standing, (catalogue, steps, within) => {
+        const index = new CatalogueIndex(catalogue);
+        const engine = new LocalEngine(index);
+        // The facets stay, as on a page, and the choices change by one facet at a time, or by all.
+        const [{ facets }] = steps[0];
+        const choices: Question["selection"]["choices"] = {};
+        for (const [step, text] of steps)
+          for (const { field } of [...facets, { field: "" }]) {
+            if (step.choices[field]) choices[field] = step.choices[field];
+            else delete choices[field];
+            const asked = { ...question(facets, { ...choices }), within, selection: { choices: { ...choices }, text } };
+            expect(JSON.stringify(engine.ask(asked), plain)).toBe(
+              JSON.stringify(new LocalEngine(index).ask(asked), plain),
+            );
+          }
+      }),
+      { numRuns: 150 },
+    );
+  });
+});
+
 describe("an engine elsewhere", () => {
   it("answers as the one here does, over JSON as well", async () => {
     await fc.assert(

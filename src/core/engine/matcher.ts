@@ -10,8 +10,11 @@ import { optionsOf, rangeOf } from "./selection.ts";
 
 /** The records that one facet's choice requires of a product or of its variants. */
 type Condition =
-  /** Products or variants that meet it. Variant-level conditions must be met by one and the same variant. */
-  | { field: string; level: Level; bits: Bitmap }
+  /**
+   * Products or variants that meet it. Variant-level conditions must be met by one and the same variant; `having` are
+   * the products with such a variant, where they are known.
+   */
+  | { field: string; level: Level; bits: Bitmap; having?: Bitmap }
   /**
    * A variant-level all-of choice: for each list, the product must have a variant in it that meets the other
    * conditions.
@@ -24,15 +27,28 @@ export interface Match {
   products: Bitmap;
   /** Variants that meet all variant-level any-of, one-of, tree and range choices at once; undefined for all. */
   variants: Bitmap | undefined;
+  /** The products that have one of `variants`, where they are known. */
+  having?: Bitmap | undefined;
   /** Postings of each option chosen in a variant-level all-of facet. */
   each: Uint32Array[];
+}
+
+/**
+ * What a selection leaves for the next one on the same page. Bitmaps only: lists of ids take too much memory to be
+ * cached for each page.
+ */
+export interface PastSelection {
+  page: Base;
+  conditions: ReadonlyMap<string, Condition>;
+  /** By {@link Matcher.nameOf}. */
+  matches: ReadonlyMap<string, Pick<Kept, "match" | "products" | "size">>;
 }
 
 /** Cached results of one match. */
 interface Kept {
   match: Match;
-  products?: Bitmap;
-  size?: number;
+  products?: Bitmap | undefined;
+  size?: number | undefined;
   productIds?: Uint32Array;
   variantIds?: Uint32Array;
   fewer?: { ids: Uint32Array; rest: boolean };
@@ -50,21 +66,47 @@ export class Matcher {
   readonly index: CatalogueIndex;
   readonly choices: Choices;
   #page: Base;
-  #conditions: Condition[];
+  /** By facet and choice, as text. */
+  #conditions = new Map<string, Condition>();
   #kept = new Map<string, Kept>();
+  #past: PastSelection | undefined;
 
   /**
    * @param page the products left by the page's conditions
    * @param facets facets whose choices apply; a choice of another field is ignored
+   * @param past an earlier selection, whose results are used where they are valid; ignored if its page is different
    */
-  constructor(index: CatalogueIndex, page: Base, facets: readonly Facet[], choices: Choices) {
+  constructor(index: CatalogueIndex, page: Base, facets: readonly Facet[], choices: Choices, past?: PastSelection) {
     this.index = index;
     this.choices = choices;
     this.#page = page;
-    this.#conditions = facets.flatMap((facet) => {
+    this.#past = past?.page === page ? past : undefined;
+    for (const facet of facets) {
       const choice = choices[facet.field];
-      return choice ? [conditionOf(index, facet, choice)] : [];
-    });
+      if (!choice) continue;
+      const name = JSON.stringify([facet.field, facet.mode, facet.merges ?? [], choice]);
+      this.#conditions.set(name, this.#past?.conditions.get(name) ?? conditionOf(index, facet, choice));
+    }
+  }
+
+  /** For the next selection on this page: the conditions and matches that were evaluated. */
+  get remembered(): PastSelection {
+    const matches = [...this.#kept].map(
+      ([name, { match, products, size }]) => [name, { match, products, size }] as const,
+    );
+    return { page: this.#page, conditions: this.#conditions, matches: new Map(matches) };
+  }
+
+  /** A name for the match without a field's choice; matches of one page with the same name are equal. */
+  nameOf(without?: string): string {
+    let name = "";
+    for (const [one, { field }] of this.#conditions) if (field !== without) name += `${one}\n`;
+    return name;
+  }
+
+  /** Whether the earlier selection had the match of this name, so that what was counted of it is still true. */
+  isPast(name: string): boolean {
+    return this.#past?.matches.has(name) ?? false;
   }
 
   /** The match; with `without`, ignoring the choice of that field. */
@@ -128,24 +170,24 @@ export class Matcher {
     const narrowed =
       level === "product"
         ? { ...base, products: both(base.products, bits) }
-        : { ...base, variants: base.variants ? both(base.variants, bits) : bits };
+        : withVariants(base, base.variants ? both(base.variants, bits) : bits);
     return count(matchedProducts(this.index, narrowed));
   }
 
   #at(without: string | undefined) {
-    const left = without !== undefined && this.#conditions.some(({ field }) => field === without) ? without : "";
-    let kept = this.#kept.get(left);
+    const name = this.nameOf(without);
+    let kept = this.#kept.get(name);
     if (!kept) {
-      kept = { match: this.#work(left) };
-      this.#kept.set(left, kept);
+      kept = { ...(this.#past?.matches.get(name) ?? { match: this.#work(without) }) };
+      this.#kept.set(name, kept);
     }
     return kept;
   }
 
-  #work(without: string): Match {
+  #work(without: string | undefined): Match {
     const page = this.#page;
     const result: Match = { ...page, each: [] };
-    for (const condition of this.#conditions) {
+    for (const condition of this.#conditions.values()) {
       if (condition.field === without) continue;
       if ("each" in condition) result.each.push(...condition.each);
       else if (condition.level === "product")
@@ -153,17 +195,23 @@ export class Matcher {
           result.products === page.products
             ? both(page.products, condition.bits)
             : intersect(result.products, condition.bits);
-      else result.variants = result.variants ? both(result.variants, condition.bits) : condition.bits;
+      else {
+        result.having = result.variants ? undefined : condition.having;
+        result.variants = result.variants ? both(result.variants, condition.bits) : condition.bits;
+      }
     }
     return result;
   }
 }
 
+/** A match with other variants. */
+export const withVariants = (match: Match, variants: Bitmap): Match => ({ ...match, variants, having: undefined });
+
 /** The products of a match, all conditions taken together. */
-export function matchedProducts(index: CatalogueIndex, { products, variants, each }: Match): Bitmap {
+export function matchedProducts(index: CatalogueIndex, { products, variants, having, each }: Match): Bitmap {
   if (!variants && each.length === 0) return products;
   const result = products.slice();
-  if (variants) intersect(result, productsOf(index, variants));
+  if (variants) intersect(result, having ?? productsOf(index, variants));
   for (const list of each) intersect(result, productsOfList(index, list, variants));
   return result;
 }
@@ -188,13 +236,17 @@ function conditionOf(index: CatalogueIndex, facet: Facet, choice: Choice): Condi
   if (mode === "all" && options.level === "variant") {
     return { field, each: chosen.map((o) => (o === undefined ? new Uint32Array() : postingsOf(options.postings, o))) };
   }
-  const size = options.level === "product" ? index.products : index.variants;
-  const bitmaps = chosen.map((o) => (o === undefined ? emptyBitmap(size) : options.bits(o)));
-  const [only, ...others] = bitmaps;
-  if (only && others.length === 0) return { field, level: options.level, bits: only };
-  const combine = mode === "all" ? intersect : union;
-  const bits = others.reduce<Bitmap>((sum, one) => combine(sum, one), only?.slice() ?? emptyBitmap(size));
-  return { field, level: options.level, bits };
+  const combined = (size: number, of: (option: number) => Bitmap): Bitmap => {
+    const [first, ...others] = chosen.map((o) => (o === undefined ? emptyBitmap(size) : of(o)));
+    if (!first) return emptyBitmap(size);
+    const combine = mode === "all" ? intersect : union;
+    return others.length === 0 ? first : others.reduce((sum, one) => combine(sum, one), first.slice());
+  };
+  if (options.level === "product") return { field, level: "product", bits: combined(index.products, options.bits) };
+  return {
+    ...{ field, level: "variant", bits: combined(index.variants, options.bits) },
+    having: combined(index.products, index.byProduct(options).bits),
+  };
 }
 
 function rangeCondition(index: CatalogueIndex, field: string, range: Range) {

@@ -1,12 +1,12 @@
 import type { Field } from "../catalogue/field.ts";
 import type { SteadyFacet, WireFacet } from "./answer.ts";
 import { type Base, baseOf, searchedIn } from "./base.ts";
-import { liveCounts, reachCount } from "./count.ts";
+import { ignoredBy, liveCounts, reachCount } from "./count.ts";
 import { facetName } from "./engine.ts";
 import type { CatalogueIndex } from "./index/catalogue-index.ts";
 import { kept } from "./index/kept.ts";
 import type { SearchedField } from "./index/search-schema.ts";
-import { facetOptions, Matcher } from "./matcher.ts";
+import { facetOptions, Matcher, type PastSelection } from "./matcher.ts";
 import type { Clause, Facet, Selection } from "./question.ts";
 import { liveRange, rangeCounts, rangesOf } from "./range.ts";
 
@@ -14,6 +14,24 @@ import { liveRange, rangeCounts, rangesOf } from "./range.ts";
 export const histogramBins = 20;
 /** Maximum number of cached facets; merges and limits are part of a question, so there is no limit to their variety. */
 const maxSteady = 600;
+
+/** A facet's live counts, and the name of the match that they count; see {@link Matcher.nameOf}. */
+interface CountedFacet {
+  answer: WireFacet;
+  match: string;
+}
+
+/** The live counts of one selection. */
+interface LiveCounts {
+  /** The selection. */
+  chosen: string;
+  /** By {@link facetName}. */
+  facets: Map<string, CountedFacet>;
+  /** Those of the selection before. */
+  before: ReadonlyMap<string, CountedFacet>;
+  /** What the next selection can use. */
+  past?: PastSelection;
+}
 
 /** One page's products and their counts, cached while the catalogue is unchanged. */
 export class PageCounts {
@@ -26,20 +44,25 @@ export class PageCounts {
   /** The page with nothing chosen, computed once for all facets. */
   #nothing: Matcher;
   #steady = new Map<string, SteadyFacet>();
-  /** The last live counts, valid while facets and selection are unchanged. */
-  #live: { chosen: string; facets: Map<string, WireFacet> } = { chosen: "", facets: new Map() };
+  /** The last search, so that the next choice finds the same base. */
+  #searched: { text: string; base: Base };
+  /** The last selection's live counts: valid while it is unchanged, and what the next one's are computed from. */
+  #live: LiveCounts = { chosen: "", facets: new Map(), before: new Map() };
 
   constructor(index: CatalogueIndex, within: readonly Clause[], searching?: readonly SearchedField[]) {
     this.index = index;
     this.searching = searching;
     this.base = baseOf(index, within, searching);
+    this.#searched = { text: "", base: this.base };
     this.#nothing = new Matcher(index, this.base, [], {});
     this.outOf = this.#nothing.size();
   }
 
   /** Evaluates a selection on this page. @param facets those whose choices apply; their fields are in the catalogue */
   matcher(facets: readonly Facet[], { text, choices }: Selection): Matcher {
-    return new Matcher(this.index, searchedIn(this.index, this.base, text, this.searching), facets, choices);
+    if (text !== this.#searched.text)
+      this.#searched = { text, base: searchedIn(this.index, this.base, text, this.searching) };
+    return new Matcher(this.index, this.#searched.base, facets, choices, this.#live.past);
   }
 
   /** The live counts of facets for a selection. */
@@ -48,14 +71,21 @@ export class PageCounts {
       text.trim(),
       facets.filter(({ field }) => choices[field]).map((facet) => [facet, choices[facet.field]]),
     ]);
-    if (this.#live.chosen !== chosen || this.#live.facets.size > maxSteady) this.#live = { chosen, facets: new Map() };
-    const counted = this.#live.facets;
+    if (this.#live.chosen !== chosen || this.#live.facets.size > maxSteady)
+      this.#live = { chosen, facets: new Map(), before: this.#live.facets };
+    const { facets: counted, before } = this.#live;
     const nothing = text.trim() === "" && facets.every(({ field }) => choices[field] === undefined);
     for (const facet of facets) {
       const name = facetName(facet);
-      if (!counted.has(name)) counted.set(name, nothing ? this.#nothingChosen(facet) : this.count(matcher, facet));
+      if (counted.has(name)) continue;
+      const match = matcher.nameOf(ignoredBy(facet));
+      const past = before.get(name);
+      const isSame = past?.match === match && matcher.isPast(match);
+      const count = () => (nothing ? this.#nothingChosen(facet) : this.count(matcher, facet));
+      counted.set(name, { answer: isSame ? past.answer : count(), match });
     }
-    return counted;
+    this.#live.past = matcher.remembered;
+    return new Map([...counted].map(([name, { answer }]) => [name, answer]));
   }
 
   /** Without a selection, the live counts are the steady ones. */

@@ -4,7 +4,7 @@ import type { Range } from "../catalogue/numbers/range-schema.ts";
 import { everything } from "../engine/base.ts";
 import { liveCounts } from "../engine/count.ts";
 import type { CatalogueIndex } from "../engine/index/catalogue-index.ts";
-import { optionsOfRecord } from "../engine/index/facet-index.ts";
+import { optionsOfRecord } from "../engine/index/forward.ts";
 import type { Level } from "../engine/index/option-schema.ts";
 import { Matcher } from "../engine/matcher.ts";
 

@@ -1,6 +1,6 @@
 import type { Range } from "../catalogue/numbers/range-schema.ts";
 import type { CatalogueIndex } from "../engine/index/catalogue-index.ts";
-import { optionsOfRecord } from "../engine/index/facet-index.ts";
+import { optionsOfRecord } from "../engine/index/forward.ts";
 import { kept } from "../engine/index/kept.ts";
 import type { LocalEngine, Look } from "../engine/local-engine.ts";
 import type { Facet, Selection } from "../engine/question.ts";

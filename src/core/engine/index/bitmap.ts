@@ -51,11 +51,7 @@ export function insert(target: Bitmap, ids: Uint32Array): Bitmap {
 }
 
 /** How many records are in the set. */
-export function count(bits: Bitmap): number {
-  let total = 0;
-  for (let i = 0; i < bits.length; i++) total += ones(bits[i] ?? 0);
-  return total;
-}
+export const count = (bits: Bitmap): number => countBoth(bits, bits);
 
 /** Calls `visit` for every record of the set, in ascending order. */
 export function forEach(bits: Bitmap, visit: (id: number) => void): void {
@@ -81,16 +77,28 @@ export function complement(bits: Bitmap, size: number): Bitmap {
   return rest;
 }
 
-/** How many records are in both sets. */
+/**
+ * How many records are in both sets. Three words at a time: sums in four bits have room for three words' counts, so
+ * the last steps are taken once for all three. Source: H. S. Warren, Hacker's Delight, section 5-1.
+ */
 export function countBoth(a: Bitmap, b: Bitmap): number {
   let total = 0;
-  for (let i = 0; i < a.length; i++) total += ones((a[i] ?? 0) & (b[i] ?? 0));
+  let i = 0;
+  for (; i + 2 < a.length; i += 3)
+    total += sumOf(
+      nibbles((a[i] ?? 0) & (b[i] ?? 0)) +
+        nibbles((a[i + 1] ?? 0) & (b[i + 1] ?? 0)) +
+        nibbles((a[i + 2] ?? 0) & (b[i + 2] ?? 0)),
+    );
+  for (; i < a.length; i++) total += sumOf(nibbles((a[i] ?? 0) & (b[i] ?? 0)));
   return total;
 }
 
-/** Bits set in a 32-bit word. Source: H. S. Warren, Hacker's Delight, section 5-1. */
-function ones(word: number): number {
-  let v = word - ((word >>> 1) & 0x55555555);
-  v = (v & 0x33333333) + ((v >>> 2) & 0x33333333);
-  return (((v + (v >>> 4)) & 0x0f0f0f0f) * 0x01010101) >>> 24;
+/** Bits set in each four bits of a word. */
+function nibbles(word: number): number {
+  const pairs = word - ((word >>> 1) & 0x55555555);
+  return (pairs & 0x33333333) + ((pairs >>> 2) & 0x33333333);
 }
+
+/** The sum of a word's groups of four bits. */
+const sumOf = (sums: number): number => Math.imul((sums & 0x0f0f0f0f) + ((sums >>> 4) & 0x0f0f0f0f), 0x01010101) >>> 24;

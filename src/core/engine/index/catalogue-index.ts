@@ -3,7 +3,15 @@ import type { Field } from "../../catalogue/field.ts";
 import { isNested } from "../../catalogue/field-kinds.ts";
 import { valuePlaces } from "../../catalogue/order-by.ts";
 import { type Bitmap, bitmapOf, emptyBitmap, fullBitmap, set } from "./bitmap.ts";
-import { indexNumbers, indexOptions, levelOf, type NumberIndex, type OptionIndex } from "./facet-index.ts";
+import {
+  indexNumbers,
+  indexOptions,
+  levelOf,
+  type NumberIndex,
+  type OptionIndex,
+  type ProductOptions,
+  productOptions,
+} from "./facet-index.ts";
 import { kept } from "./kept.ts";
 import type { Level, Merge, Option } from "./option-schema.ts";
 import { TextIndex } from "./text-index.ts";
@@ -31,6 +39,7 @@ export class CatalogueIndex {
   #levels = new Map<string, Level>();
   #options = new Map<string, OptionIndex>();
   #merged = new Map<string, OptionIndex>();
+  #byProduct = new WeakMap<OptionIndex, ProductOptions>();
   #numbers = new Map<string, NumberIndex>();
   #stating = new Map<string, { level: Level; bits: Bitmap }>();
   #places = new Map<string, Float64Array>();
@@ -65,6 +74,13 @@ export class CatalogueIndex {
   /** All options of a field, upper levels of nested values among them. */
   allOptions(key: string): readonly Option[] {
     return this.options(key, isNested(this.#known(key))).options;
+  }
+
+  /** The options of each product of a field, whatever its level, cached. @param options of this index */
+  byProduct(options: OptionIndex): ProductOptions {
+    const known = this.#byProduct.get(options) ?? productOptions(options, this.products, this.productOf);
+    this.#byProduct.set(options, known);
+    return known;
   }
 
   numbers(key: string): NumberIndex {

@@ -2,11 +2,12 @@ import { type Catalogue, productCount, variantCount } from "../../catalogue/cata
 import { type Field, isAlwaysVariant } from "../../catalogue/field.ts";
 import { toNumber } from "../../catalogue/field-kinds.ts";
 import { identity, spelling } from "../../catalogue/identity.ts";
-import { countAt, prefixSums } from "../../catalogue/numbers/tally.ts";
+import { countAt } from "../../catalogue/numbers/tally.ts";
 import { prefixes } from "../../catalogue/path.ts";
 import { type Bitmap, bitmapOf } from "./bitmap.ts";
+import { type Forward, forwardOf } from "./forward.ts";
 import type { Level, Merge, Option } from "./option-schema.ts";
-import { buildPostings, type Postings, postingsOf } from "./postings.ts";
+import { buildPostings, type Postings, postingsOf, productPostings } from "./postings.ts";
 
 /** A field as discrete options over its records. */
 export interface OptionIndex {
@@ -20,19 +21,13 @@ export interface OptionIndex {
   bits(option: number): Bitmap;
 }
 
-/**
- * Record → options. If no record states two, `codes` holds each record's option, and `options.length` for none, so
- * that counting needs no branch; otherwise record `r` states `codes[starts[r]]` up to `codes[starts[r + 1]]`.
- */
-export interface Forward {
-  codes: Uint16Array | Uint32Array;
-  starts: Uint32Array | undefined;
-}
-
-/** The indices of the options that a record states. @param options their number */
-export function optionsOfRecord({ codes, starts }: Forward, record: number, options: number): number[] {
-  const [from, to] = starts ? [starts[record] ?? 0, starts[record + 1] ?? 0] : [record, record + 1];
-  return [...codes.subarray(from, to)].filter((option) => option < options);
+/** The options of each product, each once. */
+export interface ProductOptions {
+  forward: Forward;
+  /** How many products state each option. */
+  totals: Uint32Array;
+  /** The products of an option as a bitmap, cached. */
+  bits(option: number): Bitmap;
 }
 
 /** A field as numbers over its records: record `r` states `values[starts[r]]` up to `values[starts[r + 1]]`. */
@@ -51,20 +46,29 @@ export function levelOf(catalogue: Catalogue, field: Field): Level {
   const column = catalogue.columns.get(field.key);
   if (!column) return "product";
   const ids = valueNumbers(column.spellings);
+  const { starts, codes } = column;
   const stated = (variant: number) => {
     const set = new Set<number>();
-    for (let i = column.starts[variant] ?? 0; i < (column.starts[variant + 1] ?? 0); i++)
-      set.add(ids[column.codes[i] ?? 0] ?? 0);
+    for (let i = starts[variant] ?? 0; i < (starts[variant + 1] ?? 0); i++) set.add(ids[codes[i] ?? 0] ?? 0);
     return set;
+  };
+  /** Whether two variants state the same; nearly all that do state it in the same order, which needs no sets. */
+  const agree = (a: number, b: number) => {
+    const [from, to] = [starts[a] ?? 0, starts[b] ?? 0];
+    const length = (starts[a + 1] ?? 0) - from;
+    const isSameLength = (starts[b + 1] ?? 0) - to === length;
+    let i = 0;
+    while (isSameLength && i < length && ids[codes[from + i] ?? 0] === ids[codes[to + i] ?? 0]) i++;
+    if (isSameLength && i === length) return true;
+    if (isSameLength && length === 1) return false;
+    const [first, other] = [stated(a), stated(b)];
+    return other.size === first.size && [...other].every((id) => first.has(id));
   };
   const { variantStart } = catalogue;
   for (let p = 0; p < productCount(catalogue); p++) {
     if ((variantStart[p + 1] ?? 0) - (variantStart[p] ?? 0) < 2) continue;
-    const first = stated(variantStart[p] ?? 0);
-    for (let v = (variantStart[p] ?? 0) + 1; v < (variantStart[p + 1] ?? 0); v++) {
-      const other = stated(v);
-      if (other.size !== first.size || [...other].some((id) => !first.has(id))) return "variant";
-    }
+    const first = variantStart[p] ?? 0;
+    for (let v = first + 1; v < (variantStart[p + 1] ?? 0); v++) if (!agree(first, v)) return "variant";
   }
   return "product";
 }
@@ -100,12 +104,32 @@ export function indexOptions(
       for (const option of optionsOfCode[column.codes[i] ?? 0] ?? []) visit(option);
     }
   });
+  const forward = forwardOf(postings, options.length, records);
+  return { level, options, at, postings, forward, bits: bitmapsOf(postings, records) };
+}
+
+/** The records of each option as a bitmap, made when first asked for. */
+function bitmapsOf(postings: Postings, records: number): (option: number) => Bitmap {
   const made: Bitmap[] = [];
-  const bits = (option: number) => {
+  return (option) => {
     made[option] ??= bitmapOf(postingsOf(postings, option), records);
     return made[option];
   };
-  return { level, options, at, postings, forward: turnRound(postings, options.length, records), bits };
+}
+
+/**
+ * The options of each product of a field, each once.
+ * @param productOf variant → product
+ */
+export function productOptions(
+  { level, options, postings, forward, bits }: OptionIndex,
+  products: number,
+  productOf: Uint32Array,
+): ProductOptions {
+  const own = level === "product" ? postings : productPostings(postings, productOf);
+  const totals = Uint32Array.from(options, (_, option) => (own.starts[option + 1] ?? 0) - (own.starts[option] ?? 0));
+  if (own === postings) return { forward, totals, bits };
+  return { forward: forwardOf(own, options.length, products), totals, bits: bitmapsOf(own, products) };
 }
 
 /** The options of a field, without its records. */
@@ -144,29 +168,6 @@ export function codeOptions(
     });
   });
   return { options: [...at.keys()].map((id, option) => ({ id, label: labels.of(option) })), at, optionsOfCode };
-}
-
-/** Inverts option → records to record → options. */
-function turnRound(postings: Postings, options: number, records: number): Forward {
-  const starts = new Uint32Array(records + 1);
-  for (const record of postings.records) countAt(starts, record + 1);
-  const single = starts.every((uses) => uses < 2);
-  const make = (length: number) => (options < 0xffff ? new Uint16Array(length) : new Uint32Array(length));
-  if (single) {
-    const codes = make(records).fill(options);
-    for (let o = 0; o < options; o++) for (const record of postingsOf(postings, o)) codes[record] = o;
-    return { codes, starts: undefined };
-  }
-  prefixSums(starts);
-  const codes = make(postings.records.length);
-  const next = starts.slice(0, records);
-  for (let o = 0; o < options; o++) {
-    for (const record of postingsOf(postings, o)) {
-      codes[next[record] ?? 0] = o;
-      countAt(next, record);
-    }
-  }
-  return { codes, starts };
 }
 
 /** Indexes a field's values as numbers; other values count as not stated. */

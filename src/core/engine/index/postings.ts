@@ -13,6 +13,22 @@ export interface Postings {
 export const postingsOf = ({ starts, records }: Postings, option: number): Uint32Array =>
   records.subarray(starts[option], starts[option + 1]);
 
+/** The products of the variants that state each option, each once. @param productOf variant → product */
+export function productPostings({ starts, records }: Postings, productOf: Uint32Array): Postings {
+  const products = { starts: new Uint32Array(starts.length), records: new Uint32Array(records.length) };
+  let length = 0;
+  for (let option = 0; option + 1 < starts.length; option++) {
+    let last = -1;
+    for (let i = starts[option] ?? 0; i < (starts[option + 1] ?? 0); i++) {
+      const product = productOf[records[i] ?? 0] ?? 0;
+      if (product !== last) products.records[length++] = product;
+      last = product;
+    }
+    products.starts[option + 1] = length;
+  }
+  return { ...products, records: products.records.slice(0, length) };
+}
+
 /**
  * Inverts record → options.
  * @param options number of options
@@ -26,24 +42,35 @@ export function buildPostings(
 ): Postings {
   const last = new Int32Array(options).fill(-1);
   const starts = new Uint32Array(options + 1);
-  for (let record = 0; record < records; record++) {
-    forEachOption(record, (option) => {
-      if (last[option] === record) return;
-      last[option] = record;
-      countAt(starts, option + 1);
-    });
+  // What each record states, in one list, so that it is asked for once only.
+  let found = new Uint32Array(Math.max(16, records));
+  let length = 0;
+  const ends = new Uint32Array(records);
+  let record = 0;
+  const visit = (option: number) => {
+    if (last[option] === record) return;
+    last[option] = record;
+    countAt(starts, option + 1);
+    if (length === found.length) {
+      const more = new Uint32Array(2 * length);
+      more.set(found);
+      found = more;
+    }
+    found[length++] = option;
+  };
+  for (; record < records; record++) {
+    forEachOption(record, visit);
+    ends[record] = length;
   }
   prefixSums(starts);
-  const ids = new Uint32Array(starts[options] ?? 0);
+  const ids = new Uint32Array(length);
   const next = starts.slice(0, options);
-  last.fill(-1);
-  for (let record = 0; record < records; record++) {
-    forEachOption(record, (option) => {
-      if (last[option] === record) return;
-      last[option] = record;
-      ids[next[option] ?? 0] = record;
+  for (let i = 0, at = 0; i < records; i++) {
+    for (; at < (ends[i] ?? 0); at++) {
+      const option = found[at] ?? 0;
+      ids[next[option] ?? 0] = i;
       countAt(next, option);
-    });
+    }
   }
   return { starts, records: ids };
 }
