@@ -48,22 +48,23 @@ const byThemselves = {
 };
 const parts: Record<string, () => void | Promise<void>> = { ...usual, ...byThemselves };
 
-const { values: asked } = parseArgs({
-  options: {
-    json: { type: "boolean" },
-    against: { type: "string" },
-    ...Object.fromEntries(Object.keys(parts).map((name) => [name, { type: "boolean" as const }])),
-  },
-});
 try {
+  const { values: asked } = parseArgs({
+    options: {
+      json: { type: "boolean" },
+      against: { type: "string" },
+      ...Object.fromEntries(Object.keys(parts).map((name) => [name, { type: "boolean" as const }])),
+    },
+  });
   const named = Object.keys(parts).filter((name) => name in asked);
   if (asked.against !== undefined) compareWith(asked.against);
   else if (asked.json) console.log(JSON.stringify({ cases: sizes.map((products) => benchEngine(products)) }));
   else for (const name of named.length > 0 ? named : Object.keys(usual)) await parts[name]?.();
 } catch (error) {
-  if (!(error instanceof DifferentAnswer)) throw error;
-  console.error(error.message);
-  process.exitCode = 1;
+  const isMisused = error instanceof TypeError && "code" in error && String(error.code).startsWith("ERR_PARSE_ARGS");
+  if (!isMisused && !(error instanceof DifferentAnswer)) throw error;
+  console.error(isMisused ? `${error.message}. The parts are: --${Object.keys(parts).join(", --")}.` : error.message);
+  process.exitCode = isMisused ? 2 : 1;
 }
 
 function benchEngines(): void {

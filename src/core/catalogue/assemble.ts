@@ -1,4 +1,5 @@
-import { type Catalogue, ColumnBuilder } from "./catalogue.ts";
+import type { Catalogue } from "./catalogue.ts";
+import { CellColumnBuilder } from "./cell-column.ts";
 import { completeCatalogue } from "./complete.ts";
 import { type Field, isWholeText } from "./field.ts";
 
@@ -17,10 +18,10 @@ export function assembleCatalogue(fields: readonly Field[], products: readonly S
   products.forEach(({ rows }, p) => {
     variantStart[p + 1] = (variantStart[p] ?? 0) + rows.length;
   });
-  const columns = fields.map(({ key, role }) => [key, new ColumnBuilder(isWholeText(role))] as const);
+  const columns = fields.map(({ key, role }) => [key, new CellColumnBuilder(isWholeText(role))] as const);
   // Row by row, since cells of one row are adjacent in memory.
   for (const { rows } of products)
-    for (const row of rows) for (let at = 0; at < columns.length; at++) columns[at]?.[1].addCell(row[at] ?? "");
+    for (const row of rows) for (let at = 0; at < columns.length; at++) columns[at]?.[1].add(row[at] ?? "");
   return completeCatalogue({
     fields: [...fields],
     columns: new Map(columns.map(([key, column]) => [key, column.build()])),

@@ -1,5 +1,4 @@
 import type { Field } from "./field.ts";
-import { splitCell } from "./values.ts";
 
 /**
  * The values of one field for every variant, dictionary-coded: variant `v` states
@@ -63,31 +62,30 @@ export const valuesAt = ({ spellings, starts, codes }: Column, variant: number):
 /** Collects one column's values, variant after variant. */
 export class ColumnBuilder {
   #codeOf = new Map<string, number>();
-  /** Cells with several values, or with one that is spelt differently, by their text: most cells repeat. */
-  #codesOf = new Map<string, number[]>();
   #spellings: string[] = [];
   #starts: number[] = [0];
   #codes: number[] = [];
-  #whole: boolean;
-
-  /** @param whole whether a cell is one text; else it holds values separated by `|`, which is the default */
-  constructor(whole = false) {
-    this.#whole = whole;
-  }
 
   /** Adds the next variant with the values that it states. */
   add(values: readonly string[]): void {
-    for (const value of values) this.#codes.push(this.#code(value));
+    this.addCodes(values.map((value) => this.codeOf(value)));
+  }
+
+  /** Adds the next variant with the codes of its values. */
+  addCodes(codes: readonly number[]): void {
+    for (const code of codes) this.#codes.push(code);
     this.#starts.push(this.#codes.length);
   }
 
-  /** Adds the next variant with the values of a cell; see {@link splitCell}. */
-  addCell(cell: string): void {
-    // The text of a value is a cell of that one value.
-    const code = this.#codeOf.get(cell);
-    if (code !== undefined) this.#codes.push(code);
-    else if (cell !== "") for (const one of this.#codesIn(cell)) this.#codes.push(one);
-    this.#starts.push(this.#codes.length);
+  /** The code of a value, which is new if the value is. */
+  codeOf(value: string): number {
+    let code = this.#codeOf.get(value);
+    if (code === undefined) {
+      code = this.#spellings.length;
+      this.#codeOf.set(value, code);
+      this.#spellings.push(value);
+    }
+    return code;
   }
 
   build(): Column {
@@ -96,24 +94,5 @@ export class ColumnBuilder {
       starts: Uint32Array.from(this.#starts),
       codes: Uint32Array.from(this.#codes),
     };
-  }
-
-  #codesIn(cell: string): readonly number[] {
-    const known = this.#codesOf.get(cell);
-    if (known) return known;
-    const values = splitCell(cell, this.#whole);
-    const codes = values.map((value) => this.#code(value));
-    if (values.length !== 1 || values[0] !== cell) this.#codesOf.set(cell, codes);
-    return codes;
-  }
-
-  #code(value: string): number {
-    let code = this.#codeOf.get(value);
-    if (code === undefined) {
-      code = this.#spellings.length;
-      this.#codeOf.set(value, code);
-      this.#spellings.push(value);
-    }
-    return code;
   }
 }

@@ -1,4 +1,5 @@
-import { type Catalogue, ColumnBuilder } from "./catalogue.ts";
+import type { Catalogue } from "./catalogue.ts";
+import { CellColumnBuilder } from "./cell-column.ts";
 import { faultFinder } from "./cell-fault.ts";
 import { checkHeader } from "./check-header.ts";
 import { completeCatalogue } from "./complete.ts";
@@ -83,12 +84,12 @@ export function buildCatalogue(
     if (!field) return;
     const read = cellReader(reading[at] ?? { as: "attribute" });
     const faultOf = faultFinder(field);
-    const builder = new ColumnBuilder(isWholeText(field.role));
+    const builder = new CellColumnBuilder(isWholeText(field.role));
     for (const { row, cells } of records) {
       const cell = read(cells[at] ?? "");
       const fault = faultOf?.(cell);
       if (fault) problems.push({ row, column: table.header[at] ?? "", value: cells[at] ?? "", message: fault });
-      builder.addCell(cell);
+      builder.add(cell);
     }
     columns.set(field.key, builder.build());
   });

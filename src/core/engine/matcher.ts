@@ -68,7 +68,10 @@ export class Matcher {
   #page: Base;
   /** By facet and choice, as text. */
   #conditions = new Map<string, Condition>();
+  /** By {@link Matcher.nameOf}. */
   #kept = new Map<string, Kept>();
+  /** The same by the field whose choice is ignored, since making a name takes longer than small counts. */
+  #without = new Map<string | undefined, Kept>();
   #past: PastSelection | undefined;
 
   /**
@@ -153,7 +156,7 @@ export class Matcher {
   /** Variants of the matching products that meet the variant-level conditions, in ascending order. */
   variantIds(without?: string): Uint32Array {
     const kept = this.#at(without);
-    kept.variantIds ??= variantsWithin(this.index, this.productIds(without), kept.match.variants);
+    kept.variantIds ??= variantsWithin(this.index, this.products(without), kept.match.variants);
     return kept.variantIds;
   }
 
@@ -174,13 +177,16 @@ export class Matcher {
     return count(matchedProducts(this.index, narrowed));
   }
 
-  #at(without: string | undefined) {
+  #at(without: string | undefined): Kept {
+    const known = this.#without.get(without);
+    if (known) return known;
     const name = this.nameOf(without);
     let kept = this.#kept.get(name);
     if (!kept) {
       kept = { ...(this.#past?.matches.get(name) ?? { match: this.#work(without) }) };
       this.#kept.set(name, kept);
     }
+    this.#without.set(without, kept);
     return kept;
   }
 
