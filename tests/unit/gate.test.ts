@@ -169,6 +169,9 @@ describe("a server that is open to a network", () => {
       ]);
     }
     expect((await ask("?edition=1")).status).toBe(200);
+    // The same by an address.
+    const byAddress = (query: string) => get(`/api/shops/larkmoss-nursery/ask${query}q=%7B%7D`);
+    expect([(await byAddress("?")).status, (await byAddress("?edition=1&")).status]).toEqual([401, 400]);
   });
 
   it("checks two passwords at once and one from each address, and sends the others away at once", async () => {

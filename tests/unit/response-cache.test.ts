@@ -97,6 +97,24 @@ describe("answers", () => {
     expect((await (await ask(question("shade"))).json()).total).toBe(0);
   });
 
+  it("about an edition have an address, which proxies keep the answer for, whatever was chosen first", async () => {
+    const path = (choices: object, query = "?edition=1&") =>
+      `/api/shops/larkmoss-nursery/ask${query}q=${encodeURIComponent(JSON.stringify({ ...question(""), selection: { text: "", choices } }))}`;
+    const light = { options: ["shade", "full sun"] };
+    const first = await get(path({ light, price: { max: 20 } }));
+    const text = await first.text();
+    expect([first.status, first.headers.get("cache-control")]).toEqual([200, "no-cache"]);
+    const tag = first.headers.get("etag") ?? "";
+    const turned = { price: { max: 20 }, light: { options: ["full sun", "shade"] } };
+    const again = await get(path(turned), { "if-none-match": tag });
+    expect([tag.length > 10, again.status, await again.text()]).toEqual([true, 304, ""]);
+    const other = await get(path({ light: { options: ["shade"] } }), { "if-none-match": tag });
+    expect([other.status, (await other.text()) === text]).toEqual([200, false]);
+    // The draft changes, so nothing keeps what it answers.
+    expect((await get(path({}, "?"))).headers.get("cache-control")).toBe("no-store");
+    expect((await get("/api/shops/larkmoss-nursery/ask?edition=1")).status).toBe(400);
+  });
+
   it("that are refused are refused each time", async () => {
     const wrong = { ...question("shade"), size: -1 };
     for (const _ of [1, 2]) expect((await ask(wrong)).status).toBe(400);

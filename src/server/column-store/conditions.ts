@@ -90,7 +90,7 @@ export function anyOf(some: readonly Condition[]): Condition {
   if (!list) return ofProduct(any(some.map(({ sql }) => sql)));
   const listed = some.map(({ sql, columns }): Condition => {
     if (columns.length > 0) return { sql, columns };
-    const name = `c${hashOf(new TextEncoder().encode(sql)).slice(0, 16)}`;
+    const name = `c${hashOf(sql).slice(0, 16)}`;
     return {
       sql: name,
       columns: [{ name, sql: `arrayResize([toUInt8(${sql})], length(${list.sql}), toUInt8(${sql}))` }],

@@ -11,7 +11,7 @@ import { storeFormat } from "./stored-catalogue.ts";
 
 /** The name of an edition’s catalogue in a store: by its content, which corrections and collections are a part of. */
 export const storedHash = ({ files }: Pick<EditionManifest, "files">): string =>
-  hashOf(new TextEncoder().encode(stableJson({ format: storeFormat, files })));
+  hashOf(stableJson({ format: storeFormat, files }));
 
 /** Catalogues whose products are in a column store. */
 export class StoreCatalogues implements ServedCatalogues {

@@ -8,6 +8,7 @@ import { suggestionsFor } from "../../core/page/suggestions.ts";
 import { panelKind } from "../../core/panel/kind.ts";
 import { limits } from "../../core/sanitize/limits.ts";
 import { audienceOf, cacheKey } from "../cache-key.ts";
+import { canonicalQuestion } from "../canonical-question.ts";
 import { CompressedBody } from "../compressed-body.ts";
 import { hashOf } from "../hash.ts";
 import { HttpError } from "../http-error.ts";
@@ -30,7 +31,7 @@ export interface AnswerOptions {
 }
 
 /** The requests of a shop's pages: the catalogue for their own engine, answers, and suggestions. */
-export function answerRoutes({ find, catalogues, keeps, costs: { quick }, far }: AnswerOptions): Hono {
+export function answerRoutes({ find, catalogues, keeps, costs: { light, quick }, far }: AnswerOptions): Hono {
   const app = new Hono();
   const kept = new ResponseCache();
   const loaded = new WriteScopedCache<ServedCatalogue>();
@@ -64,28 +65,33 @@ export function answerRoutes({ find, catalogues, keeps, costs: { quick }, far }:
     );
   });
 
-  app.post("/shops/:shop/ask", limit(limits.question), async (c) => {
+  const ask = async (c: Context, sent: string): Promise<Response> => {
     const state = stateAsked(c);
-    const [who, shop] = [audienceOf(state), c.req.param("shop")];
+    const [who, shop] = [audienceOf(state), c.req.param("shop") ?? ""];
     const of = cacheKey(who, "source", catalogues.forgotten, shop, JSON.stringify(state));
-    const answer = async (sent: string): Promise<RenderedResponse> => {
+    const asked = canonicalQuestion(jsonOf(sent));
+    const answer = async (): Promise<RenderedResponse> => {
       const { served } = await loaded.get(of, async () => catalogues.get(await find(c)));
-      const { has, ...question } = parsedBody(wireQuestion, jsonOf(sent));
+      const { has, ...question } = parsedBody(wireQuestion, asked);
       const there = new Set(has);
       return { status: 200, text: jsonAnswer(await served.answer(question, (one) => there.has(one))) };
     };
-    if (!keeps) return c.body((await answer(await textOf(c.req.raw))).text, 200, answerHeaders);
+    const keeping = c.req.method === "GET" && state !== "draft" ? "no-cache" : "no-store";
+    const headers = { "content-type": "application/json", "cache-control": keeping };
+    if (!keeps) return c.body((await answer()).text, 200, headers);
     const key = await sources.get(of, async () => (await find(c)).key);
-    const sent = await textOf(c.req.raw.clone());
     // The same question about the same catalogue has the same answer.
-    const name = cacheKey(who, "answer", catalogues.stateOf(key), hashOf(new TextEncoder().encode(sent)));
-    const taken = await kept.take(name, async () => (far ? renderedOf(await far(c)) : answer(sent)));
+    const name = cacheKey(who, "answer", catalogues.stateOf(key), hashOf(JSON.stringify(asked)));
+    const taken = await kept.take(name, async () => (far ? renderedOf(await far(c)) : answer()));
     return taken instanceof CompressedBody
-      ? taken.answer(c.req.raw, answerHeaders["content-type"], answerHeaders["cache-control"])
-      : c.body(taken.text, taken.status, answerHeaders);
-  });
+      ? taken.answer(c.req.raw, headers["content-type"], keeping)
+      : c.body(taken.text, taken.status, headers);
+  };
+  app.post("/shops/:shop/ask", limit(limits.question), async (c) => ask(c, await textOf(c.req.raw.clone())));
+  // Answers of editions may be kept by browsers and proxies, which keep nothing that is posted. It is light here: what is
+  // not kept is asked of a thread.
+  app.get("/shops/:shop/ask", light, (c) => ask(c, c.req.query("q") ?? ""));
   return app;
 }
 
-const answerHeaders = { "content-type": "application/json", "cache-control": "no-store" };
 export const binaryType = "application/octet-stream";

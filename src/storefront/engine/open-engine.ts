@@ -32,12 +32,15 @@ const whenIdle = (run: () => void): void => {
   else setTimeout(run, 500);
 };
 
+/** Longest question in an address, so that the address stays below the 8 kB that servers commonly take. */
+const maxInAddress = 2500;
+
+/** Asks about an edition by an address, which browsers and proxies can keep the answer for. */
 async function askServer(address: string, question: WireQuestion): Promise<WireAnswer> {
-  const response = await fetch(address, {
-    method: "POST",
-    headers: { "content-type": "application/json" },
-    body: JSON.stringify(question),
-  });
+  const body = JSON.stringify(question);
+  const response = await (address.includes("?edition=") && body.length < maxInAddress
+    ? fetch(`${address}&q=${encodeURIComponent(body)}`)
+    : fetch(address, { method: "POST", headers: { "content-type": "application/json" }, body }));
   if (!response.ok) throw new Error(`The shop didn’t answer (${response.status}).`);
   return response.json();
 }
