@@ -7,7 +7,8 @@ import type { Answer, RangeAnswer, SteadyFacet, WireAnswer, WireFacet } from "..
 import { type Product, productOf } from "../../core/engine/cards/product.ts";
 import { completeAnswer, type Engine, facetName, pageKey } from "../../core/engine/engine.ts";
 import { kept } from "../../core/engine/index/kept.ts";
-import { idsIn } from "../../core/engine/local-engine.ts";
+import { maxSimilar, similarQueries } from "../../core/engine/index/similar-queries.ts";
+import { idsIn, wordsIn } from "../../core/engine/local-engine.ts";
 import { histogramBins } from "../../core/engine/page-counts.ts";
 import type { Facet, Question } from "../../core/engine/question.ts";
 import { relaxationsBy } from "../../core/engine/relaxations.ts";
@@ -121,7 +122,7 @@ export class ColumnEngine implements Engine {
 
   /** The answer as sent. @param has whether the caller already has the unchanging part of a facet; default: yes */
   async answer(question: Question, has: (name: string) => boolean = () => true): Promise<WireAnswer> {
-    const { facets, selection, show, mends, searching, from, size } = question;
+    const { within, facets, selection, show, mends, searching, from, size } = question;
     const page = await this.#page(question);
     const known = facets.filter(({ field }) => this.#scopes.field(field));
     const scopeWithout = (field?: string) => this.#scopes.chosen(page.scope, selection, known, searching, field);
@@ -155,9 +156,19 @@ export class ColumnEngine implements Engine {
               known,
               selection,
             ),
+            near: await this.#near(wordsIn(within, selection.text), searching),
           }
         : {}),
     };
+  }
+
+  /** Similar queries for one that finds nothing; each finds something in the whole catalogue. */
+  async #near(query: string, searching: Question["searching"]): Promise<string[]> {
+    const tried = similarQueries(query, this.#scopes.vocabularies(searching));
+    const totals = await Promise.all(
+      tried.map((text) => this.#total(this.#scopes.within([[{ words: text }]], searching))),
+    );
+    return tried.filter((_, at) => (totals[at] ?? 0) > 0).slice(0, maxSimilar);
   }
 
   /** Every shard’s rows of a query. */

@@ -1,6 +1,8 @@
 import { isNested } from "../../core/catalogue/field-kinds.ts";
 import type { Range } from "../../core/catalogue/numbers/range-schema.ts";
 import { codeOptions, type OptionCodes } from "../../core/engine/index/facet-index.ts";
+import { vocabularyOf } from "../../core/engine/index/field-words.ts";
+import { kept } from "../../core/engine/index/kept.ts";
 import type { SearchedField } from "../../core/engine/index/search-schema.ts";
 import { prefixShare, weightOf } from "../../core/engine/index/text-index.ts";
 import { words } from "../../core/engine/index/words.ts";
@@ -29,6 +31,7 @@ export interface StoredOptions extends Pick<OptionCodes, "options" | "at"> {
 export class Scopes {
   readonly #fields: ReadonlyMap<string, StoredField & { at: number }>;
   readonly #options = new Map<string, StoredOptions>();
+  readonly #vocabularies = new Map<string, readonly string[]>();
   /** Product numbers by id, as far as they were looked up. */
   readonly #numbers = new Map<string, number>();
 
@@ -149,11 +152,19 @@ export class Scopes {
   }
 
   /** The columns of words that a search reads, with their weights. */
-  searched(searching: readonly SearchedField[] | undefined): { column: string; weight: number }[] {
+  searched(searching: readonly SearchedField[] | undefined): { at: number; column: string; weight: number }[] {
     return [...this.#fields.values()].flatMap(({ field, at, spellings }) => {
       const weight = spellings.length === 0 ? 0 : weightOf(field, searching);
-      return weight > 0 ? [{ column: columnsOf(at).words, weight }] : [];
+      return weight > 0 ? [{ at, column: columnsOf(at).words, weight }] : [];
     });
+  }
+
+  /** The words of each field that a search reads; see {@link vocabularyOf}. */
+  vocabularies(searching: readonly SearchedField[] | undefined): (readonly string[])[] {
+    const fields = [...this.#fields.values()];
+    return this.searched(searching).map(({ at }) =>
+      kept(this.#vocabularies, String(at), () => vocabularyOf((fields[at]?.spellings ?? []).map(words))),
+    );
   }
 
   /** An expression for the relevance of a product to search words. */

@@ -2,15 +2,18 @@ import { type Catalogue, type Column, productCount } from "../../catalogue/catal
 import { buildPostings, type Postings, postingsOf } from "./postings.ts";
 import { words } from "./words.ts";
 
+/** The words of a field's spellings, each once. Sorted, so that words with a common prefix are adjacent. */
+export const vocabularyOf = (wordsOf: readonly (readonly string[])[]): string[] => [...new Set(wordsOf.flat())].sort();
+
 /** The words of one field, and the products that state them. */
 export class FieldWords {
-  /** Sorted, so that words with a common prefix are adjacent. */
+  /** See {@link vocabularyOf}. */
   readonly words: readonly string[];
   #postings: Postings;
 
   constructor(catalogue: Catalogue, column: Column) {
     const wordsOf = column.spellings.map(words);
-    this.words = [...new Set(wordsOf.flat())].sort();
+    this.words = vocabularyOf(wordsOf);
     const at = new Map(this.words.map((word, i) => [word, i]));
     this.#postings = buildPostings(this.words.length, productCount(catalogue), (product, visit) => {
       const [first, last] = [catalogue.variantStart[product] ?? 0, catalogue.variantStart[product + 1] ?? 0];

@@ -1,4 +1,3 @@
-import { distance } from "fastest-levenshtein";
 import type { Catalogue } from "../../catalogue/catalogue.ts";
 import { kindFacts } from "../../catalogue/field-kinds.ts";
 import type { FieldRole } from "../../catalogue/field-names.ts";
@@ -6,6 +5,7 @@ import type { Field } from "../../catalogue/field-schema.ts";
 import { type Bitmap, emptyBitmap, insert, intersect } from "./bitmap.ts";
 import { FieldWords } from "./field-words.ts";
 import type { SearchedField } from "./search-schema.ts";
+import { maxSimilar, similarQueries } from "./similar-queries.ts";
 import { words } from "./words.ts";
 
 /** Default weights of known fields; other fields with words weigh 1. */
@@ -23,8 +23,6 @@ const usual: Partial<Record<FieldRole, number>> = {
 };
 /** Relative weight of a word that only begins with the searched one. */
 export const prefixShare = 0.75;
-/** Maximum number of corrections suggested per unknown word. */
-const offered = 3;
 
 /** The weight of a field's words; 0 if it is not searched. */
 export const weightOf = (field: Field, given: readonly SearchedField[] = []): number =>
@@ -82,26 +80,10 @@ export class TextIndex {
 
   /** Similar queries for one that finds nothing, with unknown words replaced; each finds something. */
   near(query: string, given?: readonly SearchedField[]): string[] {
-    const asked = words(query);
-    const fields = this.#searched(given);
-    const known = new Set(fields.flatMap(({ words: own }) => own.words));
-    const finds = (text: string) => this.search(text, given)?.some((bits) => bits !== 0) === true;
-    const choices = asked.map((word, i) => {
-      const prefix = i === asked.length - 1;
-      const there = fields.some(({ words: own }) => {
-        let any = false;
-        own.find(word, prefix, () => {
-          any = true;
-        });
-        return any;
-      });
-      return there ? [word] : nearest(word, known);
-    });
-    const queries = choices.reduce<string[]>(
-      (all, some) => all.flatMap((text) => some.map((word) => (text === "" ? word : `${text} ${word}`))).slice(0, 20),
-      [""],
-    );
-    return queries.filter((text) => text !== asked.join(" ") && finds(text)).slice(0, offered);
+    const vocabularies = this.#searched(given).map(({ words: own }) => own.words);
+    return similarQueries(query, vocabularies)
+      .filter((text) => this.search(text, given)?.some((bits) => bits !== 0) === true)
+      .slice(0, maxSimilar);
   }
 
   #searched(given: readonly SearchedField[] | undefined): { words: FieldWords; weight: number }[] {
@@ -114,20 +96,4 @@ export class TextIndex {
       return [{ words: own, weight }];
     });
   }
-}
-
-/** Minimum word lengths for an edit distance of 0, 1, …; swapped letters count as two edits. */
-const farFrom = [Number.POSITIVE_INFINITY, 3, 5];
-
-/** Known words closest to one, by edit distance, at most one that suits the word's length. */
-function nearest(word: string, known: ReadonlySet<string>): string[] {
-  const most = farFrom.findLastIndex((letters) => word.length >= letters);
-  if (most < 1) return [];
-  return [...known]
-    .filter((other) => Math.abs(other.length - word.length) <= most)
-    .map((other) => ({ other, far: distance(word, other) }))
-    .filter(({ far }) => far <= most)
-    .sort((a, b) => a.far - b.far || Number(b.other[0] === word[0]) - Number(a.other[0] === word[0]))
-    .slice(0, offered)
-    .map(({ other }) => other);
 }
