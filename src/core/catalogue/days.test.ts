@@ -1,11 +1,34 @@
+import { format, type Locale } from "date-fns";
+import * as locales from "date-fns/locale";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { dayOrders, writtenDay } from "./days.ts";
 import { inferKind } from "./field-kinds.ts";
 import { plainNumber } from "./numbers/plain-number.ts";
 import { readCatalogue } from "./read.ts";
+import type { DateOrder } from "./reading-schema.ts";
 import { shownName } from "./shown-name.ts";
 import { suggestRoles } from "./suggest-reading.ts";
+
+const order = <O extends DateOrder>(locale: Locale, of: O) => ({ locale, order: of });
+const writers = {
+  American: order(locales.enUS, "mdy"),
+  Arabic: order(locales.ar, "dmy"),
+  British: order(locales.enGB, "dmy"),
+  Chinese: order(locales.zhCN, "ymd"),
+  Czech: order(locales.cs, "dmy"),
+  Danish: order(locales.da, "dmy"),
+  Dutch: order(locales.nl, "dmy"),
+  French: order(locales.fr, "dmy"),
+  German: order(locales.de, "dmy"),
+  Italian: order(locales.it, "dmy"),
+  Japanese: order(locales.ja, "ymd"),
+  Polish: order(locales.pl, "dmy"),
+  Portuguese: order(locales.pt, "dmy"),
+  Spanish: order(locales.es, "dmy"),
+  Swedish: order(locales.sv, "ymd"),
+  Turkish: order(locales.tr, "dmy"),
+};
 
 describe("days", () => {
   it.each([
@@ -48,6 +71,26 @@ describe("days", () => {
         },
       ),
     );
+  });
+
+  // Source: date-fns with its locales, which writes them. Reading with it would need the format and the language of each
+  // column beforehand.
+  it.each(Object.entries(writers))("are read as date-fns writes them in %s", (_, { locale, order }) => {
+    const formats = ["P", "PP", "PPP", "PPPP", "Ppp", "PPpp", "PPPppp", "d MMMM y", "d. MMM y", "do MMMM yyyy"];
+    const eastern = ["P", "PP", "PPP", "PPPP"];
+    for (const pattern of order === "ymd" && locale.code !== "sv" ? eastern : formats)
+      for (let month = 0; month < 12; month++)
+        for (const date of [new Date(2026, month, 3, 15, 4, 5), new Date(1987, month, 24, 9, 30)]) {
+          // A year of two digits in front of the others is not told from a day.
+          if (locale.code === "zh-CN" && pattern === "P") continue;
+          const text = format(date, pattern, { locale });
+          expect([text, writtenDay(text, order)]).toEqual([text, format(date, "yyyy-MM-dd")]);
+        }
+  });
+
+  it("are not what only looks like one", () => {
+    for (const text of ["10,11,12", "38,40,42", "2 x 10 14:05", "12 ma 1998", "Mon Tue Wed"])
+      expect(dayOrders(text), text).toBeUndefined();
   });
 
   it("make a column of a file one of days", () => {

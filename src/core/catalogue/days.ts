@@ -25,12 +25,48 @@ const months: ReadonlyMap<string, number> = new Map(
   ),
 );
 
+/** Names of weekdays, whole and short. Source: CLDR, through `Intl`. */
+const weekdays: ReadonlySet<string> = new Set(
+  [...languages, "ja", "zh"].flatMap((language) =>
+    (["long", "short"] as const).flatMap((weekday) => {
+      const format = new Intl.DateTimeFormat(language, { weekday, timeZone: "UTC" });
+      // 4 January 2026 is a Sunday.
+      return Array.from({ length: 7 }, (_, d) => format.format(new Date(Date.UTC(2026, 0, 4 + d)))).flatMap((name) =>
+        name.split("-").map(plain),
+      );
+    }),
+  ),
+);
+
+/** Whether a word around a day adds nothing. */
+const isIdle = (word: string): boolean =>
+  ["de", "of", "den"].includes(word) || (weekdays.has(plain(word)) && !months.has(plain(word)));
+
 /** Maximum length of a day written with its time: weekday, month and time zone in full. */
 const longest = 80;
-/** A time of day after a day, with or without a zone; it is ignored. */
+/** A time of day with its zone. */
 const time =
-  /[T ,]{1,3}(?:at |um |à )?\d{1,2}:\d{2}(?::\d{2}(?:[.,]\d{1,9})?)? ?(?:[ap]\.?m\.?)? ?(?:Z|UTC|GMT|[A-Z]{3,4}|[+-]\d{2}:?\d{2})?$/i;
-const numbers = /^(\d{1,4})[./\-\s](\d{1,2})[./\-\s](\d{1,4})\.?$/;
+  /^\d{1,2}:\d{2}(?::\d{2}(?:[.,]\d{1,9})?)? ?(?:[ap]\.?m\.?|[صم])? ?(?:Z|(?:UTC|GMT)?[+-]\d{1,2}(?::?\d{2})?|[A-Z]{3,4})?$/iu;
+/** Words between a day and its time, like “at” and “a las”. */
+const maxBefore = 2;
+
+/** A day without the time of day behind it, which is ignored. */
+function withoutTime(text: string): string {
+  const at = text.search(/\d{1,2}:\d{2}/);
+  if (at < 1 || !time.test(text.slice(at))) return text;
+  const words = text
+    .slice(0, at)
+    .replace(/T$/, "")
+    .split(" ")
+    .filter((word) => word !== "");
+  const isBetween = (word: string | undefined): boolean =>
+    word !== undefined && /^[\p{L}.]+$/u.test(word) && !months.has(plain(word));
+  for (let n = 0; n < maxBefore && isBetween(words.at(-1)); n++) words.pop();
+  const day = words.join(" ");
+  return day.endsWith(",") ? day.slice(0, -1) : day;
+}
+
+const numbers = /^(\d{1,4})(?:[./-] ?| )(\d{1,2})(?:[./-] ?| )(\d{1,4})\.?$/;
 
 /** A day with the words for year, month and day. Source: CLDR, long dates of ja and zh. */
 const eastAsian = /^(\d{4})年\s?(\d{1,2})月\s?(\d{1,2})日/;
@@ -46,16 +82,18 @@ interface Parts {
 /** Splits a text into the parts of a day; undefined if it isn't one. */
 function partsOf(text: string): Parts | undefined {
   if (text.length > longest) return undefined;
-  const plainText = asciiDigits(text.trim()).replace(eastAsian, "$1-$2-$3");
-  const day = plainText.replace(/\s+/g, " ").replace(time, "").trim();
-  const counted = numbers.exec(day);
+  const plainText = asciiDigits(text.trim()).replace(eastAsian, "$1-$2-$3 ");
+  const day = withoutTime(plainText.replace(/\s+/g, " ").trim());
+  const spoken = day.split(/[\s,،]/u).filter((word) => word !== "");
+  const busy = spoken.filter((word) => !isIdle(word));
+  const counted = numbers.exec(busy.length < spoken.length ? busy.join(" ") : day);
   if (counted) return { first: counted[1] ?? "", second: counted[2] ?? "", third: counted[3] ?? "" };
-  const words = day
-    .split(/[\s,./-]/)
-    .map((word) => word.replace(/^(\d{1,4})(?:st|nd|rd|th|er|º)$/u, "$1"))
-    .filter((word) => word !== "" && word !== "de" && word !== "of");
-  // A leading weekday adds nothing.
-  if (words.length === 4 && /^\p{L}+$/u.test(words[0] ?? "") && !months.has(plain(words[0] ?? ""))) words.shift();
+  const words = busy
+    .flatMap((word) => word.split(/[./-]/))
+    .map((word) => word.replace(/^(\d{1,4})(?:st|nd|rd|th|:?er?|º)$/u, "$1"))
+    .filter((word) => word !== "" && !isIdle(word));
+  // “mar” is a Tuesday and March in several languages: before a day with its month it is the weekday.
+  if (words.length === 4 && weekdays.has(plain(words[0] ?? ""))) words.shift();
   if (words.length !== 3) return undefined;
   const at = words.findIndex((word) => months.has(plain(word)));
   const rest = words.filter((_, place) => place !== at);

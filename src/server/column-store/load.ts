@@ -1,4 +1,4 @@
-import { type Column, valuesOf } from "../../core/catalogue/catalogue.ts";
+import type { Column } from "../../core/catalogue/catalogue.ts";
 import { toNumber } from "../../core/catalogue/field-kinds.ts";
 import type { CatalogueIndex } from "../../core/engine/index/catalogue-index.ts";
 import { codeOptions } from "../../core/engine/index/facet-index.ts";
@@ -40,16 +40,23 @@ export async function loadCatalogue(index: CatalogueIndex, hash: string, shards:
   );
   const write = rowWriter(index);
   const buffers = shards.map(() => new RowBinary());
+  // Rows are made while a shard takes the last ones.
+  const sent: Promise<unknown>[] = shards.map(() => Promise.resolve());
   for (let product = 0; product < index.products; product++) {
     const at = product % shards.length;
     const [buffer, shard] = [buffers[at], shards[at]];
     if (!buffer || !shard) continue;
     write(product, buffer);
-    if (buffer.size > batch) await shard.insert(rows, buffer.take());
+    if (buffer.size <= batch) continue;
+    await sent[at];
+    sent[at] = shard.insert(rows, buffer.take());
+    // Reported when it is waited for.
+    sent[at]?.catch(() => {});
   }
   await Promise.all(
     shards.map(async (shard, at) => {
       const rest = buffers[at];
+      await sent[at];
       if (rest && rest.size > 0) await shard.insert(rows, rest.take());
     }),
   );
@@ -92,17 +99,22 @@ function rowWriter(index: CatalogueIndex): (product: number, to: RowBinary) => v
     const numbers = spellings.map((text) => toNumber(text, field.kind));
     const places = index.places(field.key);
     const tokens = spellings.map(words);
+    const texts = spellings.map((text) => JSON.stringify(text));
     const varies = index.level(field.key) === "variant";
     const codesOf = (variant: number) => Array.from(codes.subarray(starts[variant] ?? 0, starts[variant + 1] ?? 0));
-    return { varies, codesOf, plain, tree, numbers, places, tokens };
+    return { varies, codesOf, plain, tree, numbers, places, tokens, texts };
   });
   return (product, to) => {
     const [from, end] = [catalogue.variantStart[product] ?? 0, catalogue.variantStart[product + 1] ?? 0];
     to.uint32(product);
     to.text(catalogue.productIds[product] ?? "");
     const variants = Array.from({ length: end - from }, (_, at) => from + at);
+    // The JSON of each variant's values, field by field.
     to.texts(
-      variants.map((variant) => JSON.stringify(catalogue.fields.map(({ key }) => valuesOf(catalogue, key, variant)))),
+      variants.map((variant) => {
+        const values = fields.map(({ codesOf, texts }) => `[${codesOf(variant).map((code) => texts[code] ?? '""')}]`);
+        return `[${values}]`;
+      }),
     );
     for (const { varies, codesOf, plain, tree, numbers, places, tokens } of fields) {
       const each = variants.map(codesOf);
