@@ -45,7 +45,8 @@ const thorough = Number(process.env.TRELLIS_THOROUGH ?? 1);
 describe.skipIf(!started)("the engine over two shards of a column store", () => {
   const stores: readonly StoreServer[] = started?.stores ?? [];
   const shards = stores.map(({ address }) => new Shard(address));
-  afterAll(() => started?.close());
+  // Two servers with the tables of many catalogues take a while to end.
+  afterAll(() => started?.close(), 60_000);
 
   const open = async (catalogue: Catalogue) => {
     const hash = nextHash();

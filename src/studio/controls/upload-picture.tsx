@@ -8,12 +8,14 @@ interface Props {
   label: string;
   /** Maximum side of a photograph, in px; larger ones are reduced. Default: 256 */
   side?: number;
+  /** -1 where Tab passes it by, as in all cells of a grid but one. Default: 0 */
+  tabIndex?: number | undefined;
   /** Receives the picture's address. */
   set(address: string): void;
 }
 
 /** Uploads a picture from the computer. */
-export function UploadPicture({ label, side, set }: Props) {
+export function UploadPicture({ label, side, tabIndex, set }: Props) {
   const upload = useUpload(useSwatchWorker(), side);
   const input = useRef<HTMLInputElement>(null);
   const [trouble, setTrouble] = useState<string | undefined>(undefined);
@@ -30,6 +32,7 @@ export function UploadPicture({ label, side, set }: Props) {
     <>
       <button
         type="button"
+        tabIndex={tabIndex}
         className="grid size-6 flex-none place-items-center rounded-md hover:bg-sand"
         aria-label={`Upload ${label}`}
         title="Upload a picture"

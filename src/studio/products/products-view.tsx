@@ -22,6 +22,7 @@ import { Popover } from "../shell/popover.tsx";
 import { useAnswer, useAsked, useOpenShop } from "../shell/shop-context.ts";
 import { ProductCell } from "./product-cell.tsx";
 import { SetValues } from "./set-values.tsx";
+import { cellName, useGridKeys } from "./use-grid-keys.ts";
 import { useRows } from "./use-rows.ts";
 
 const rowHeight = 34;
@@ -86,6 +87,10 @@ export function ProductsView() {
     estimateSize: () => rowHeight,
     overscan: 12,
   });
+  const rows = virtual.getVirtualItems();
+  const keys = useGridKeys({ rows: count, columns: shown.length, show: (row) => virtual.scrollToIndex(row) });
+  // Where the last cell is out of sight, Tab comes to the first that is drawn.
+  const stop = rows.some(({ index: at }) => at === keys.at.row) ? keys.at : { row: rows[0]?.index ?? 0, column: 0 };
   const grid = {
     display: "grid",
     gridTemplateColumns: shown
@@ -118,7 +123,7 @@ export function ProductsView() {
             {only === null ? "Clear" : "Show all products"}
           </button>
         )}
-        <span className="ms-auto text-[12px] text-quiet">Double-click a cell to edit it</span>
+        <span className="ms-auto text-[12px] text-quiet">Double-click a cell, or press Enter, to edit it</span>
         <SetValues query={query} products={found?.products ?? 0} />
         <Popover
           label="Columns"
@@ -158,30 +163,50 @@ export function ProductsView() {
           aria-label="Products"
           className="min-h-0 min-w-0 flex-1 overflow-auto rounded-box border border-hair"
         >
-          <table className="w-full text-[13px]" style={{ display: "grid" }} aria-rowcount={count + 1}>
-            <thead className="sticky top-0 z-10 grid bg-sand">
-              <tr style={grid}>
+          <table
+            role="grid"
+            aria-label="Variants"
+            className="w-full text-[13px]"
+            style={{ display: "grid" }}
+            aria-rowcount={count + 1}
+            onKeyDown={keys.onKeyDown}
+          >
+            <thead role="rowgroup" className="sticky top-0 z-10 grid bg-sand">
+              <tr role="row" style={grid}>
                 {shown.map((column) => (
                   <Heading key={column.id} column={column} />
                 ))}
               </tr>
             </thead>
-            <tbody className="relative grid" style={{ height: virtual.getTotalSize() }}>
-              {virtual.getVirtualItems().map(({ index: at, start }) => {
+            <tbody role="rowgroup" className="relative grid" style={{ height: virtual.getTotalSize() }}>
+              {rows.map(({ index: at, start }) => {
                 const row = rowAt(at);
                 return (
                   <tr
                     key={at}
+                    role="row"
                     aria-rowindex={at + 2}
                     className="absolute w-full focus-within:z-10 border-b border-hair/60 hover:bg-sand/50"
                     style={{ ...grid, height: rowHeight, transform: `translateY(${start}px)` }}
                   >
                     {shown.map(({ id }, place) => {
                       const field = profileOf(id)?.field;
+                      const cell = { row: at, column: place };
+                      const own = {
+                        "data-cell": cellName(cell),
+                        tabIndex: stop.row === at && stop.column === place ? 0 : -1,
+                        onFocus: () => keys.setAt(cell),
+                      };
                       return field && row && !isDerived(field) && field.role !== "product_id" ? (
-                        <ProductCell key={id} field={field} row={row} values={row.cells[place] ?? []} />
+                        <ProductCell key={id} field={field} row={row} values={row.cells[place] ?? []} own={own} />
                       ) : (
-                        <td key={id} className="truncate px-3 py-1.5">
+                        <td
+                          key={id}
+                          // A row that is still loading can't take the focus: what it has would be replaced.
+                          {...(row ? own : {})}
+                          role="gridcell"
+                          className="truncate px-3 py-1.5 focus-visible:-outline-offset-2"
+                        >
                           {row?.cells[place]?.join(", ")}
                         </td>
                       );
@@ -204,6 +229,7 @@ function Heading({ column }: { column: Column<never> }) {
   const sorted = column.getIsSorted();
   return (
     <th
+      role="columnheader"
       aria-sort={sorted === "asc" ? "ascending" : sorted === "desc" ? "descending" : "none"}
       className="px-1 py-1 text-start"
     >

@@ -4,7 +4,7 @@ import { useNavigate, useParams } from "react-router";
 import { shopPath, useShops, useTool } from "../api.ts";
 import type { Action } from "./action.ts";
 import { findByWords } from "./find-actions.ts";
-import { usePageActions, useProductActions } from "./found-things.ts";
+import { useColourActions, usePageActions, useProductActions } from "./found-things.ts";
 import { historyOf, type Stepped } from "./history.ts";
 import { openHelp, useKeys } from "./keys.ts";
 import { undoLast } from "./removals.ts";
@@ -92,6 +92,7 @@ function Actions({
   const { data: tool } = useTool();
   const { data: shops } = useShops();
   const pages = usePageActions(open, navigate);
+  const colours = useColourActions(open, navigate);
   const products = useProductActions(open, asked, navigate);
   // The list does not change while it is searched.
   // biome-ignore lint/correctness/useExhaustiveDependencies: the list is made when it opens
@@ -113,6 +114,7 @@ function Actions({
             }))),
         ...(open ? shopActions(open, navigate) : []),
         ...pages,
+        ...colours,
         ...(shops ?? []).map(({ slug, name }) => ({
           name: `Open the shop ${name}`,
           run: () => navigate(shopPath(slug)),
@@ -126,7 +128,7 @@ function Actions({
         },
         ...(tool?.signedIn ? [{ name: "Sign out", run: () => void signOut() }] : []),
       ]),
-    [tool, pages, shops],
+    [tool, pages, colours, shops],
   );
   const found = findByWords(all, ({ name, also = "" }) => `${name} ${also}`, asked).slice(0, most);
   return onceEach([...found, ...products]).map(({ name, run }) => (
