@@ -1,15 +1,15 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { parseArgs } from "node:util";
+import { editionNumber } from "../core/shop/archive/edition-manifest.ts";
 import type { Site } from "../core/shop/shop-schema.ts";
-import { defaultSite } from "../core/shop/site.ts";
-import { type HandoffWishes, makeHandoff, manifestName } from "../server/handoff/make.ts";
+import { makeHandoff, manifestName } from "../server/handoff/make.ts";
 import { reportText } from "../server/handoff/report-text.ts";
-import { trialFolder, withTrial } from "../server/handoff/trial.ts";
+import { makeWithTrial, trialFolder, trialShare } from "../server/handoff/trial.ts";
 import { HttpError } from "../server/http-error.ts";
 import { type Command, didYouMean } from "./command.ts";
 import { intoOption, writeFiles } from "./folder.ts";
-import { givenShop, shopHelp, shopOptions } from "./shop.ts";
+import { type GivenShop, givenShop, shopHelp, shopOptions } from "./shop.ts";
 import { UsageError } from "./usage-error.ts";
 
 /** The files for a real site. */
@@ -63,23 +63,18 @@ export const handoff: Command = {
     };
     const trial = trialOf(values);
     const second = trial && (await givenShop(positionals, { ...values, edition: trial.edition }, handoff, "newest"));
-    const make = (of: typeof whole, edition: typeof state, more: HandoffWishes) =>
-      makeHandoff(of, {
-        pages,
-        language,
-        edition: typeof edition === "number" ? edition : undefined,
-        card: card === undefined ? undefined : readText(card),
-        ...more,
-      }).catch((error: unknown) => {
-        throw error instanceof HttpError ? withHint(error) : error;
-      });
-    const made = await make(whole, state, { site, heights, trial: trial && { at: trialFolder, share: trial.share } });
-    const place = site.at ?? whole.shop.site?.at ?? defaultSite.at;
-    const other = second && (await make(second.whole, second.state, { site: { ...site, at: place + trialFolder } }));
-    const files = other ? withTrial(made.files, other.files) : made.files;
+    const wishes = { pages, language, card: card === undefined ? undefined : readText(card), site, heights };
+    const numbered = (of: GivenShop["state"]) => (typeof of === "number" ? of : undefined);
+    const edition = numbered(state);
+    const made = await (trial && second
+      ? makeWithTrial({ whole, edition }, { whole: second.whole, edition: numbered(second.state) }, trial.share, wishes)
+      : makeHandoff(whole, { ...wishes, edition })
+    ).catch((error: unknown) => {
+      throw error instanceof HttpError ? withHint(error) : error;
+    });
     // Pages that are still open go on fetching the files of the last handoff, as listed in its manifest.
     const last = new Set([...namedBy(out, ""), ...namedBy(out, trialFolder)]);
-    const note = writeFiles(out, files, { content: "handoff", into: values.into, keep: (path) => last.has(path) });
+    const note = writeFiles(out, made.files, { content: "handoff", into: values.into, keep: (path) => last.has(path) });
     const which = state === undefined ? "" : state === "draft" ? "The draft. " : `Edition ${state}. `;
     const beside = trial ? `Edition ${trial.edition} for ${Math.round(trial.share * 100)}% of the tabs. ` : "";
     return { text: which + beside + reportText(made.report), status: 0, note };
@@ -108,11 +103,10 @@ function trialOf(given: {
   }
   if (given.shop === undefined)
     throw new UsageError("--trial names an edition of the database: name the shop with --shop.");
-  if (!/^[1-9]\d*$/.test(given.trial))
+  if (editionNumber(given.trial) === undefined)
     throw new UsageError(`--trial must be the number of an edition, not “${given.trial}”.`);
-  const share = Number(given.share ?? "0.5");
-  if (!(share > 0 && share < 1))
-    throw new UsageError(`--share must be a number between 0 and 1, not “${given.share}”.`);
+  const share = trialShare(given.share);
+  if (share === undefined) throw new UsageError(`--share must be a number between 0 and 1, not “${given.share}”.`);
   return { edition: given.trial, share };
 }
 

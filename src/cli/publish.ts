@@ -2,7 +2,7 @@ import { parseArgs } from "node:util";
 import { encodeCatalogue } from "../core/catalogue/binary.ts";
 import { variantCount } from "../core/catalogue/catalogue.ts";
 import { slugOf } from "../core/page/move-address.ts";
-import { type EditionManifest, editionFormat } from "../core/shop/archive/edition-manifest.ts";
+import { type EditionManifest, editionFormat, editionNumber } from "../core/shop/archive/edition-manifest.ts";
 import {
   checkTarget,
   lastEdition,
@@ -43,7 +43,7 @@ export const publish: Command = {
     });
     const { out, shop, edition, data, note } = values;
     if (out === undefined) throw new UsageError(`Name the folder to write to with --out. Usage: ${publish.usage}`);
-    if (edition !== undefined && !/^[1-9]\d{0,8}$/.test(edition))
+    if (edition !== undefined && editionNumber(edition) === undefined)
       throw new UsageError(`--edition must be the number of an edition, not “${edition}”.`);
     if (shop === undefined) {
       if (data !== undefined || edition !== undefined)
@@ -57,10 +57,7 @@ export const publish: Command = {
     const { withReading } = await import("./database.ts");
     return withReading(data, async (em) => {
       const { editionAsFiles } = await import("../server/store/editions.ts");
-      return written(
-        out,
-        await editionAsFiles(em, await findShopNamed(em, shop), (edition && Number(edition)) || undefined),
-      );
+      return written(out, await editionAsFiles(em, await findShopNamed(em, shop), editionNumber(edition ?? "")));
     });
   },
 };

@@ -58,10 +58,10 @@ export const serve: Command = {
       if ("keepAliveTimeout" in server) server.keepAliveTimeout = 65_000;
       let refreshing = false;
       const told = new Map<string, string | undefined>();
-      const refresh = async () => {
+      const refresh = async (atOnce: boolean) => {
         if (refreshing) return;
         refreshing = true;
-        const changes = await shops.refresh((source) => catalogues.get(source));
+        const changes = await shops.refresh((source) => catalogues.get(source), { atOnce });
         refreshing = false;
         for (const { shop, edition, fault } of changes) {
           // The same reason every two seconds would bury everything else.
@@ -74,8 +74,8 @@ export const serve: Command = {
           );
         }
       };
-      const timer = setInterval(() => void refresh(), interval);
-      process.on("SIGHUP", () => void refresh());
+      const timer = setInterval(() => void refresh(false), interval);
+      process.on("SIGHUP", () => void refresh(true));
       server.on("error", (error: NodeJS.ErrnoException) => {
         clearInterval(timer);
         const taken = `Port ${port} is taken. Choose a different one with --port.`;

@@ -21,7 +21,7 @@ export const shopHelp = (usual: string): Command["options"] => [
   ["--data FILE", "Database to read", "data/trellis.db"],
 ];
 
-interface GivenShop {
+export interface GivenShop {
   whole: WholeShop;
   /** The heights in its folder, if any. */
   heights: HeightsFile | undefined;

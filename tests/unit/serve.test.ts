@@ -209,6 +209,14 @@ describe("an edition as files", () => {
       { edition: 2, fault: expect.stringContaining("edition-3.json can’t be read") },
     ]);
     expect(open.source(slug).state).toBe(2);
+    // It is passed by once, so that a large one is not read all the time; then, or on a signal, it is read again.
+    const mended = { ...JSON.parse(readFileSync(join(out, "edition-2.json"), "utf8")), edition: 3 };
+    writeFileSync(join(out, "edition-3.json"), JSON.stringify(mended));
+    expect(await open.refresh()).toMatchObject([
+      { edition: 2, fault: expect.stringContaining("edition-3.json can’t be read") },
+    ]);
+    expect(await open.refresh(undefined, { atOnce: true })).toEqual([{ shop: slug, edition: 3 }]);
+    expect(open.source(slug).state).toBe(3);
   });
 
   it("is refused beside one of the same shop, and in a folder of something else", async () => {

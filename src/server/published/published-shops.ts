@@ -13,7 +13,20 @@ interface PublishedShop {
   current: number;
   /** By number, the editions that were read. */
   editions: Map<number, { edition: ReadEdition; source: ShopSource }>;
+  /** A newer edition that could not be taken over. */
+  trouble?: Trouble;
 }
+
+interface Trouble {
+  edition: number;
+  fault: string;
+  /** How many times it is passed by before it is read again, and how many of them are left. */
+  waits: number;
+  left: number;
+}
+
+/** Most times that a damaged edition is passed by: once a minute is enough, at a look every two seconds. */
+const maxWaits = 30;
 
 /** Shops from folders of published editions, read into memory. Nothing is ever written. */
 export class PublishedShops {
@@ -41,18 +54,32 @@ export class PublishedShops {
    * Takes over newer editions: each is read whole before shoppers see it, and the one before stays for pages that are
    * open.
    * @param ready prepares an edition, and rejects if it can’t be served; default: nothing
+   * @param options `atOnce`: also read an edition that was damaged a moment ago, which otherwise waits longer each time
    * @returns for each folder that changed its new edition, or why it could not be taken over
    */
   async refresh(
     ready: (source: ShopSource) => Promise<unknown> = async () => {},
+    { atOnce = false } = {},
   ): Promise<{ shop: string; edition: number; fault?: string }[]> {
     const found: { shop: string; edition: number; fault?: string }[] = [];
     for (const shop of this.#shops.values()) {
       try {
         const { shop: slug, edition } = readCurrent(shop.folder);
         if (slug !== shop.slug) throw new Error(`${shop.folder} now has a shop “${slug}”. Restart to serve it.`);
+        const trouble = shop.trouble?.edition === edition ? shop.trouble : undefined;
         if (edition === shop.current) continue;
-        await ready(this.#read(shop, edition).source);
+        if (trouble && trouble.left > 0 && !atOnce) {
+          trouble.left -= 1;
+          throw new Error(trouble.fault);
+        }
+        try {
+          await ready(this.#read(shop, edition).source);
+        } catch (error) {
+          const waits = trouble ? Math.min(2 * trouble.waits, maxWaits) : 1;
+          shop.trouble = { edition, fault: (error as Error).message, waits, left: waits };
+          throw error;
+        }
+        delete shop.trouble;
         shop.current = edition;
         found.push({ shop: slug, edition });
       } catch (error) {

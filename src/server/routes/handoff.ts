@@ -7,8 +7,8 @@ import { zipFolder } from "../../core/shop/archive/zip.ts";
 import { shopKind } from "../../core/shop/kind.ts";
 import { siteOf } from "../../core/shop/site.ts";
 import { type CacheKey, cacheKey } from "../cache-key.ts";
-import { type Handoff, type HandoffWishes, idsName, makeHandoff } from "../handoff/make.ts";
-import { trialFolder, withTrial } from "../handoff/trial.ts";
+import { type Handoff, idsName, makeHandoff } from "../handoff/make.ts";
+import { makeWithTrial, trialShare } from "../handoff/trial.ts";
 import { HttpError } from "../http-error.ts";
 import { readDocument, versionOf } from "../store/documents.ts";
 import { stateOf } from "../store/editions.ts";
@@ -24,10 +24,10 @@ const siteNow = async (em: SqlEntityManager, shop: Shop) =>
   siteOf((await readDocument(em, shop, shopKind))?.document ?? shopKind.fresh(""));
 
 /** The share of the tabs that get the second edition. @throws HttpError */
-function shareIn(text = "0.5"): number {
-  const share = Number(text);
-  if (share > 0 && share < 1) return share;
-  throw new HttpError(400, `The share of a trial must be between 0 and 1, not “${text.slice(0, 20)}”.`);
+function shareIn(text: string | undefined): number {
+  const share = trialShare(text);
+  if (share !== undefined) return share;
+  throw new HttpError(400, `The share of a trial must be between 0 and 1, not “${text?.slice(0, 20)}”.`);
 }
 
 /** Handoffs: a preview, and a ZIP to download. */
@@ -66,13 +66,12 @@ export function handoffRoutes(fork: () => SqlEntityManager, standIn: StandIn, { 
     const shop = await shopOf(em, slug);
     const [which, second] = [stateIn(of), stateIn(trial)];
     const site = await siteNow(em, shop);
-    const made = (state: typeof which, more: HandoffWishes) =>
-      stateOf(em, shop, state).then((whole) =>
-        makeHandoff(whole, { site, edition: state === "draft" ? undefined : state, ...more }),
-      );
-    const main = await made(which, { trial: { at: trialFolder, share } });
-    const other = await made(second, { site: { ...site, at: site.at + trialFolder } });
-    return withTrial(main.files, other.files);
+    const read = async (state: typeof which) => ({
+      whole: await stateOf(em, shop, state),
+      edition: state === "draft" ? undefined : state,
+    });
+    const { files } = await makeWithTrial(await read(which), await read(second), share, { site });
+    return files;
   }
 
   app.get("/shops/:shop/handoff", long, async (c) => {

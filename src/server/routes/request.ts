@@ -4,6 +4,7 @@ import { bodyLimit } from "hono/body-limit";
 import { type InferType, type ISchema, ValidationError } from "yup";
 import { isTooDeep } from "../../core/document/json-depth.ts";
 import { limits, limitText, quotable } from "../../core/sanitize/limits.ts";
+import { editionNumber } from "../../core/shop/archive/edition-manifest.ts";
 import type { ShopState } from "../cache-key.ts";
 import { HttpError, noShop } from "../http-error.ts";
 import { draftOf } from "../store/draft-source.ts";
@@ -44,8 +45,9 @@ export function stateAsked({ req }: Context): ShopState {
   const [edition, preview] = [req.query("edition"), req.query("preview")];
   if (preview !== undefined) return { preview };
   if (edition === undefined) return "draft";
-  if (!/^[1-9]\d{0,8}$/.test(edition)) throw noSuchEdition(edition);
-  return Number(edition);
+  const n = editionNumber(edition);
+  if (n === undefined) throw noSuchEdition(edition);
+  return n;
 }
 
 const noSuchEdition = (edition: string) =>
@@ -151,7 +153,8 @@ export const attachment = (body: string | Uint8Array, type: string, name: string
 /** A state of a shop from an address. @throws Fault */
 export function stateIn(text: string | undefined): number | "draft" {
   if (text === "draft") return text;
-  if (text !== undefined && /^[1-9]\d{0,8}$/.test(text)) return Number(text);
+  const n = editionNumber(text ?? "");
+  if (n !== undefined) return n;
   throw new HttpError(
     400,
     `This shop has no version “${(text ?? "").slice(0, 20)}”. Use “draft” or an edition number.`,

@@ -5,6 +5,10 @@ import { exact, oneOf, record, someText, text, wholeIn } from "../../document/sc
 /** Version of the format of editions as files. */
 export const editionFormat = "trellis-edition-1";
 
+/** The number of an edition as text, from 1; undefined if the text is not one. */
+export const editionNumber = (text: string): number | undefined =>
+  /^[1-9]\d{0,8}$/.test(text) ? Number(text) : undefined;
+
 /** SHA-256 in hex. */
 export const contentHash = /^[0-9a-f]{64}$/;
 
