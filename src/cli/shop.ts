@@ -2,7 +2,7 @@ import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { type HeightsFile, readHeights } from "../core/rehearsal/heights-file.ts";
 import { readFolder } from "../core/shop/archive/read-folder.ts";
 import type { WholeShop } from "../core/shop/archive/whole-shop.ts";
-import type { Shop } from "../server/store/entities.ts";
+import type { Shop } from "../server/store/tables/shop.ts";
 import { type Command, didYouMean, onlyOne } from "./command.ts";
 import { readFiles } from "./folder.ts";
 import { UsageError } from "./usage-error.ts";

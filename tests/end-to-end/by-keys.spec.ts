@@ -62,8 +62,7 @@ const missed = (page: Page): Promise<string[]> =>
       .filter((one) => {
         const role = one.getAttribute("role") ?? (one.matches("[type=radio]") ? "radio" : "");
         const grid = one.closest("[role=grid]");
-        if (grid && one.closest("[role=gridcell]"))
-          return !grid.querySelector("[role=gridcell][data-tabbed], [role=gridcell] [data-tabbed]");
+        if (grid && one.closest("[role=grid] td")) return !grid.querySelector("td[data-tabbed], td [data-tabbed]");
         if (!moved.has(role)) return true;
         // One of the group, or of the grid, has to be a stop.
         const group = one.closest(

@@ -12,9 +12,9 @@ import { swatchesKind } from "../../src/core/swatch/kind.ts";
 import { openDatabase } from "../../src/server/store/database.ts";
 import { createDocument, loadDocument, readDocument, saveDocument } from "../../src/server/store/documents.ts";
 import { editionOf, listEditions, publish, restoreEdition, stateOf } from "../../src/server/store/editions.ts";
-import { ContentSchema } from "../../src/server/store/entities.ts";
 import { replaceCatalogue } from "../../src/server/store/imports.ts";
 import { createShop, findShop, importOf } from "../../src/server/store/shops.ts";
+import { ContentSchema } from "../../src/server/store/tables/snapshot.ts";
 import { newShopOf } from "../new-shop.ts";
 
 const folder = mkdtempSync(join(tmpdir(), "trellis-editions-"));

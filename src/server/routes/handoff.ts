@@ -12,7 +12,7 @@ import { makeWithTrial, trialShare } from "../handoff/trial.ts";
 import { HttpError } from "../http-error.ts";
 import { readDocument, versionOf } from "../store/documents.ts";
 import { stateOf } from "../store/editions.ts";
-import type { Shop } from "../store/entities.ts";
+import type { Shop } from "../store/tables/shop.ts";
 import type { Costs } from "./cost.ts";
 import { attachment, shopOf, stateIn } from "./request.ts";
 

@@ -9,10 +9,10 @@ import type { ShopState } from "../cache-key.ts";
 import { HttpError, noShop } from "../http-error.ts";
 import { draftOf } from "../store/draft-source.ts";
 import { editionOf } from "../store/editions.ts";
-import type { Shop } from "../store/entities.ts";
 import { sourceOfPreview } from "../store/previews.ts";
 import { findShop, findShopRef } from "../store/shops.ts";
 import type { ShopSource } from "../store/source.ts";
+import type { Shop } from "../store/tables/shop.ts";
 
 /** Rejects bodies above a limit, with room for a form's overhead. */
 export const limit = (most: (typeof limits)["upload" | "document" | "question" | "picture"]) =>

@@ -13,9 +13,9 @@ import { limits } from "../../core/sanitize/limits.ts";
 import { type CompressedBody, keepPacked } from "../compressed-body.ts";
 import type { ServedCatalogue, ServedCatalogues } from "../served-catalogue.ts";
 import { allPictured } from "../used-fields.ts";
-import type { Shop } from "./entities.ts";
 import { draftKey, isDraft, type ShopSource } from "./source.ts";
 import { SwatchResolver } from "./swatch-resolver.ts";
+import type { Shop } from "./tables/shop.ts";
 
 /** A shop's catalogue ready for answering, with corrections applied. */
 export interface LoadedCatalogue extends ServedCatalogue {

@@ -17,22 +17,13 @@ import { Previews } from "../migrations/2026-12-01-previews.ts";
 import { backUp, completeRestore } from "./backup.ts";
 import { checkFile, writeApplicationId } from "./check-file.ts";
 import { busyTimeout, CarefulDialect, type RawConnection } from "./dialect.ts";
-import {
-  CataloguePartSchema,
-  ContentSchema,
-  DocumentSchema,
-  EditionSchema,
-  PastCatalogueSchema,
-  PastPartSchema,
-  PictureSchema,
-  PreviewNoteSchema,
-  PreviewSchema,
-  ShopSchema,
-  StepSchema,
-  VisitBatchSchema,
-  VisitFileSchema,
-} from "./entities.ts";
 import { FileGuard, guardConnection, guardOf } from "./file-guard.ts";
+import { CataloguePartSchema, PastCatalogueSchema, PastPartSchema } from "./tables/catalogue.ts";
+import { DocumentSchema, StepSchema } from "./tables/document.ts";
+import { PictureSchema } from "./tables/picture.ts";
+import { ShopSchema } from "./tables/shop.ts";
+import { ContentSchema, EditionSchema, PreviewNoteSchema, PreviewSchema } from "./tables/snapshot.ts";
+import { VisitBatchSchema, VisitFileSchema } from "./tables/visit.ts";
 import { upgradeDocuments } from "./upgrade-documents.ts";
 
 const migrations = [

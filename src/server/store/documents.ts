@@ -4,7 +4,8 @@ import { fieldKey } from "../../core/catalogue/field.ts";
 import { changeBetween } from "../../core/document/edit.ts";
 import { checkDocument, type DocumentKind } from "../../core/document/kind.ts";
 import { maxSteps } from "../../core/document/patch.ts";
-import { type Document, DocumentSchema, type Shop, StepSchema, type StoredStep } from "./entities.ts";
+import { type Document, DocumentSchema, StepSchema, type StoredStep } from "./tables/document.ts";
+import type { Shop } from "./tables/shop.ts";
 import { serialized, write } from "./write.ts";
 
 /** The shop of a document; only its id is needed. */

@@ -8,9 +8,10 @@ import { HttpError } from "../http-error.ts";
 import { isSameFiles, type SnapshotFiles } from "../published/snapshot-files.ts";
 import { changeWithin } from "./documents.ts";
 import { draftOf } from "./draft-source.ts";
-import { type Edition, EditionSchema, type Shop } from "./entities.ts";
 import { contentsOf, openSnapshot, putContents, sourceOfSnapshot, takeSnapshot } from "./snapshots.ts";
 import type { ShopSource, StoredShopHead } from "./source.ts";
+import type { Shop } from "./tables/shop.ts";
+import { type Edition, EditionSchema } from "./tables/snapshot.ts";
 import { wholeShop } from "./whole-shops.ts";
 import { write } from "./write.ts";
 

@@ -4,15 +4,14 @@ import { mendsKind } from "../../core/catalogue/mend/kind.ts";
 import { swatchesKind } from "../../core/swatch/kind.ts";
 import { HttpError } from "../http-error.ts";
 import { bodyWithin, changeWithin } from "./documents.ts";
+import { catalogueOf, type Import, insertParts } from "./shops.ts";
 import {
   type CataloguePart,
   CataloguePartSchema,
   type PastCatalogue,
   PastCatalogueSchema,
-  type Shop,
-  ShopSchema,
-} from "./entities.ts";
-import { catalogueOf, type Import, insertParts } from "./shops.ts";
+} from "./tables/catalogue.ts";
+import { type Shop, ShopSchema } from "./tables/shop.ts";
 import { write } from "./write.ts";
 
 /**

@@ -1,6 +1,7 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
-import { type Picture, PictureSchema, type Shop } from "./entities.ts";
 import type { KeptPicture } from "./picture-of.ts";
+import { type Picture, PictureSchema } from "./tables/picture.ts";
+import type { Shop } from "./tables/shop.ts";
 import { write } from "./write.ts";
 
 /** Stores a picture and returns its address. */

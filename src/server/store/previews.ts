@@ -4,16 +4,10 @@ import type { NoteChange, PreviewNote, PreviewSummary, SentNote, SharedPreviews 
 import { limits } from "../../core/sanitize/limits.ts";
 import { HttpError } from "../http-error.ts";
 import { isSameFiles } from "../published/snapshot-files.ts";
-import {
-  type Preview,
-  type PreviewNoteRow,
-  PreviewNoteSchema,
-  PreviewSchema,
-  type Shop,
-  ShopSchema,
-} from "./entities.ts";
 import { putContents, sourceOfSnapshot, takeSnapshot } from "./snapshots.ts";
 import type { ShopSource, StoredShopHead } from "./source.ts";
+import { type Shop, ShopSchema } from "./tables/shop.ts";
+import { type Preview, type PreviewNoteRow, PreviewNoteSchema, PreviewSchema } from "./tables/snapshot.ts";
 import { write } from "./write.ts";
 
 /** Nothing that is cached depends on notes. */

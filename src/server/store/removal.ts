@@ -3,14 +3,9 @@ import type { Removed } from "../../core/api/shop.ts";
 import type { DocumentKind } from "../../core/document/kind.ts";
 import { HttpError, noDocument, noShop } from "../http-error.ts";
 import type { ShopRef } from "./documents.ts";
-import {
-  type Document,
-  DocumentSchema,
-  type PastCatalogue,
-  PastCatalogueSchema,
-  type Shop,
-  ShopSchema,
-} from "./entities.ts";
+import { type PastCatalogue, PastCatalogueSchema } from "./tables/catalogue.ts";
+import { type Document, DocumentSchema } from "./tables/document.ts";
+import { type Shop, ShopSchema } from "./tables/shop.ts";
 import { write } from "./write.ts";
 
 /** Days for which removed things can be restored. */

@@ -17,7 +17,8 @@ import { shopKind } from "../../core/shop/kind.ts";
 import type { ShopDocument } from "../../core/shop/shop-schema.ts";
 import { joinParts, partsOf } from "./catalogue-parts.ts";
 import { insertDocument, listDocuments, type ShopRef } from "./documents.ts";
-import { type CataloguePart, CataloguePartSchema, type Shop, ShopSchema } from "./entities.ts";
+import { type CataloguePart, CataloguePartSchema } from "./tables/catalogue.ts";
+import { type Shop, ShopSchema } from "./tables/shop.ts";
 import { write, yieldToEventLoop } from "./write.ts";
 
 /** A catalogue to store: compressed, with the columns of the shop's row, and how its file was read. */

@@ -1,7 +1,7 @@
 import type { Catalogue } from "../../core/catalogue/catalogue.ts";
 import type { DocumentKind } from "../../core/document/kind.ts";
 import type { ShopState } from "../cache-key.ts";
-import type { Shop } from "./entities.ts";
+import type { Shop } from "./tables/shop.ts";
 
 /** A shop's data, whatever the source of its pages. */
 export type StoredShopHead = Pick<Shop, "id" | "slug" | "name" | "currency" | "variantCount">;

@@ -2,7 +2,7 @@ import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { InvalidDocument } from "../../core/document/schema.ts";
 import { upgraded } from "../../core/document/upgrade.ts";
 import { type AnyKind, allKinds } from "../../core/shop/kinds.ts";
-import { type Document, DocumentSchema, StepSchema, type StoredStep } from "./entities.ts";
+import { type Document, DocumentSchema, StepSchema, type StoredStep } from "./tables/document.ts";
 import { write } from "./write.ts";
 
 /** Includes removed documents, since they can be restored. */

@@ -4,7 +4,8 @@ import { VisitReader } from "../../core/rehearsal/visit-report.ts";
 import { limits, limitText } from "../../core/sanitize/limits.ts";
 import { HttpError } from "../http-error.ts";
 import type { ShopRef } from "./documents.ts";
-import { type Shop, ShopSchema, VisitBatchSchema, type VisitFile, VisitFileSchema } from "./entities.ts";
+import { type Shop, ShopSchema } from "./tables/shop.ts";
+import { VisitBatchSchema, type VisitFile, VisitFileSchema } from "./tables/visit.ts";
 import { write, yieldToEventLoop } from "./write.ts";
 
 const msPerDay = 86_400_000;

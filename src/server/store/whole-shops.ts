@@ -6,9 +6,10 @@ import type { AnyKind } from "../../core/shop/kinds.ts";
 import { ownPictures, shopPictures, withPicturesAt } from "../../core/shop/pictures.ts";
 import { HttpError } from "../http-error.ts";
 import { insertDocument, listDocuments, readDocument } from "./documents.ts";
-import { type Picture, PictureSchema, type Shop } from "./entities.ts";
 import { type KeptPicture, pictureOf } from "./picture-of.ts";
 import { type Import, insertShop, loadBytes } from "./shops.ts";
+import { type Picture, PictureSchema } from "./tables/picture.ts";
+import type { Shop } from "./tables/shop.ts";
 import { write, yieldToEventLoop } from "./write.ts";
 
 /** All that a shop is now. */

@@ -29,7 +29,7 @@ export function ProductCell({ field, row, values, own }: Props) {
   }, [editing]);
   if (!editing) {
     return (
-      <td role="gridcell" className={field.role === "image" ? "flex min-w-0 items-center" : "min-w-0"}>
+      <td className={field.role === "image" ? "flex min-w-0 items-center" : "min-w-0"}>
         <button
           ref={cell}
           type="button"
@@ -70,7 +70,7 @@ export function ProductCell({ field, row, values, own }: Props) {
     mender.setCell(row.product, row.variant, read.values);
   };
   return (
-    <td role="gridcell" className="relative min-w-0 p-0.5">
+    <td className="relative min-w-0 p-0.5">
       <input
         type="text"
         // biome-ignore lint/a11y/noAutofocus: the designer asked to edit this very cell

@@ -164,6 +164,7 @@ export function ProductsView() {
           className="min-h-0 min-w-0 flex-1 overflow-auto rounded-box border border-hair"
         >
           <table
+            // biome-ignore lint/a11y/noNoninteractiveElementToInteractiveRole: a table whose cells arrow keys lead through is a grid
             role="grid"
             aria-label="Variants"
             className="w-full text-[13px]"
@@ -171,20 +172,19 @@ export function ProductsView() {
             aria-rowcount={count + 1}
             onKeyDown={keys.onKeyDown}
           >
-            <thead role="rowgroup" className="sticky top-0 z-10 grid bg-sand">
-              <tr role="row" style={grid}>
+            <thead className="sticky top-0 z-10 grid bg-sand">
+              <tr style={grid}>
                 {shown.map((column) => (
                   <Heading key={column.id} column={column} />
                 ))}
               </tr>
             </thead>
-            <tbody role="rowgroup" className="relative grid" style={{ height: virtual.getTotalSize() }}>
+            <tbody className="relative grid" style={{ height: virtual.getTotalSize() }}>
               {rows.map(({ index: at, start }) => {
                 const row = rowAt(at);
                 return (
                   <tr
                     key={at}
-                    role="row"
                     aria-rowindex={at + 2}
                     className="absolute w-full focus-within:z-10 border-b border-hair/60 hover:bg-sand/50"
                     style={{ ...grid, height: rowHeight, transform: `translateY(${start}px)` }}
@@ -204,7 +204,6 @@ export function ProductsView() {
                           key={id}
                           // A row that is still loading can't take the focus: what it has would be replaced.
                           {...(row ? own : {})}
-                          role="gridcell"
                           className="truncate px-3 py-1.5 focus-visible:-outline-offset-2"
                         >
                           {row?.cells[place]?.join(", ")}
@@ -229,7 +228,6 @@ function Heading({ column }: { column: Column<never> }) {
   const sorted = column.getIsSorted();
   return (
     <th
-      role="columnheader"
       aria-sort={sorted === "asc" ? "ascending" : sorted === "desc" ? "descending" : "none"}
       className="px-1 py-1 text-start"
     >
