@@ -15,12 +15,11 @@ export const visitActs = ["see", "choose", "remove", "clear", "search", "turn", 
 const count = () => wholeIn(0, largest).optional();
 const end = () => numberIn(-largest, largest).optional();
 
+const chosenOptions = listOf(someText(2000), 1000).optional();
+const chosenRange = exact({ min: end(), max: end(), below: end() }).optional().default(undefined);
+
 /** A range or options that were chosen. */
-const chosen = lazy((value: unknown) =>
-  Array.isArray(value)
-    ? listOf(someText(2000), 1000).optional()
-    : exact({ min: end(), max: end(), below: end() }).optional().default(undefined),
-);
+const chosen = lazy((value: unknown) => (Array.isArray(value) ? chosenOptions : chosenRange));
 
 /** One act of a visit, as a line of JSON. It contains nothing about the person. */
 export const visit = exact({
