@@ -72,6 +72,19 @@ test("what is done is told line by line, with what it led to, and sent once when
   for (const { ms } of lines.slice(1, 4)) expect(ms).toBeGreaterThanOrEqual(0);
 });
 
+test("a folded facet that is opened is told with its field, and folding it is not", async ({ page, foreign }) => {
+  await open(page, foreign, "");
+  await expect.poll(async () => (await acts(page)).length).toBe(1);
+  const facet = page.locator("[data-field]:has(.zt-fold)").first();
+  const field = await facet.getAttribute("data-field");
+  const fold = facet.locator(".zt-fold");
+  await fold.click();
+  await expect(fold).toHaveAttribute("aria-expanded", "false");
+  await fold.click();
+  await expect(fold).toHaveAttribute("aria-expanded", "true");
+  expect((await acts(page)).slice(1)).toEqual([{ act: "unfold", field }]);
+});
+
 test("random acts are told as they were done", async ({ page, foreign }) => {
   await open(page, foreign, "");
   await expect.poll(async () => (await acts(page)).length).toBe(1);

@@ -32,6 +32,8 @@ const fieldUse = exact({
   options: listOf(exact({ option: text(2000), visits: count() }), maxListed),
   /** Choices in it that were removed again. */
   removed: share,
+  /** Visits in which it was unfolded, and those of them without a choice in it; absent in older reports. */
+  left: share.optional().default(undefined),
 });
 
 /** The visits of a page on a band. */

@@ -7,10 +7,13 @@ import { bands } from "../settings/band.ts";
 export const visitFormat = 1;
 
 /**
- * Acts of a shopper: saw a page, chose in a field, removed a choice, cleared all, searched, turned to a results page,
- * changed the order, found nothing, or opened a product.
+ * Acts of a shopper: saw a page, opened a folded facet, chose in a field, removed a choice, cleared all, searched, turned
+ * to a results page, changed the order, found nothing, or opened a product.
  */
-export const visitActs = ["see", "choose", "remove", "clear", "search", "turn", "sort", "nothing", "open"] as const;
+export const visitActs = [
+  ...(["see", "unfold", "choose", "remove", "clear"] as const),
+  ...(["search", "turn", "sort", "nothing", "open"] as const),
+] as const;
 
 const count = () => wholeIn(0, largest).optional();
 const end = () => numberIn(-largest, largest).optional();

@@ -15,6 +15,7 @@ import { meaninglessOrder } from "./meaningless-order.ts";
 import type { Measures } from "./measure.ts";
 import { misspelt } from "./misspelt.ts";
 import { noValues } from "./no-values.ts";
+import { oftenLeft } from "./often-left.ts";
 import { oftenRemoved } from "./often-removed.ts";
 import { oneBar } from "./one-bar.ts";
 import { placeholderText } from "./placeholder-text.ts";
@@ -66,6 +67,7 @@ export const findingKinds: readonly FindingKind[] = [
   hardToSee,
   rarelyUsed,
   oftenRemoved,
+  oftenLeft,
   usedBelow,
   soughtInVain,
 ];

@@ -16,7 +16,8 @@ const panel = panelOf(
 );
 const use = (used: number, visits: number, chosen = used, removed = 0): VisitUse => {
   const [low, high] = wilsonInterval(used, visits);
-  return { used, low, high, chosen, removed, removedLow: wilsonInterval(removed, chosen)[0] };
+  const [removedLow] = wilsonInterval(removed, chosen);
+  return { used, low, high, chosen, removed, removedLow, unfolded: 0, left: 0, leftLow: 0 };
 };
 const page = (visits: number, fields: Record<string, VisitUse>, more: Partial<PageUse> = {}): PageUse => ({
   visits,
@@ -25,7 +26,7 @@ const page = (visits: number, fields: Record<string, VisitUse>, more: Partial<Pa
   soughtInVain: [],
   ...more,
 });
-const ofVisits = ["rarely-used", "often-removed", "used-below", "sought-in-vain"];
+const ofVisits = ["rarely-used", "often-removed", "often-left", "used-below", "sought-in-vain"];
 const found = async (visits: PageUse | undefined, of = panel) =>
   (await findFindings(new LocalFacts(nursery), of, emptySelection, { visits })).filter(({ kind }) =>
     ofVisits.includes(kind),
@@ -48,6 +49,22 @@ describe("findings about what real shoppers did", () => {
     expect(await words(page(120, { light: use(60, 120), brand: use(30, 120), "pot-size": use(0, 120) }))).toEqual([]);
     // What was not on the page could not be used.
     expect(await words(page(1000, { light: use(400, 1000) }))).toEqual([]);
+  });
+
+  it("a facet that is often opened and left", async () => {
+    const left = (hits: number, of: number) => ({ unfolded: of, left: hits, leftLow: wilsonInterval(hits, of)[0] });
+    const lightIs = (hits: number, of: number) =>
+      page(1000, {
+        light: { ...use(400, 1000), ...left(hits, of) },
+        brand: use(390, 1000),
+        "pot-size": use(380, 1000),
+      });
+    expect(await words(lightIs(70, 100))).toEqual([
+      "Light was opened in 100 visits, and left without a choice in 70. Check whether its title and options match.",
+    ]);
+    // 7 of 10 may be a third.
+    expect(await words(lightIs(7, 10))).toEqual([]);
+    expect(await words(lightIs(40, 100))).toEqual([]);
   });
 
   it("choices that are removed again", async () => {

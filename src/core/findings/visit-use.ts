@@ -8,6 +8,10 @@ export interface VisitUse {
   chosen: number;
   removed: number;
   removedLow: number;
+  /** Visits in which it was unfolded, those of them without a choice in it, and the lower end of that share's interval. */
+  unfolded: number;
+  left: number;
+  leftLow: number;
 }
 
 /** The acts of a page's real shoppers. */

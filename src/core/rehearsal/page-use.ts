@@ -16,15 +16,17 @@ export function pageUse(
   const own = report.pages.filter(({ page }) => page === address);
   const visits = own.reduce((sum, one) => sum + one.visits, 0);
   if (visits === 0) return undefined;
-  const sums = new Map<string, Sum>([...offered].map((field) => [field, { used: 0, chosen: 0, removed: 0 }]));
+  const sums = new Map<string, Sum>([...offered].map((field) => [field, nothing]));
   const vain = new Map<string, number>();
   for (const { fields, soughtInVain } of own) {
-    for (const { field, used, removed } of fields) {
-      const sum = sums.get(field) ?? { used: 0, chosen: 0, removed: 0 };
+    for (const { field, used, removed, left } of fields) {
+      const sum = sums.get(field) ?? nothing;
       sums.set(field, {
         used: sum.used + used.hits,
         chosen: sum.chosen + removed.of,
         removed: sum.removed + removed.hits,
+        unfolded: sum.unfolded + (left?.of ?? 0),
+        left: sum.left + (left?.hits ?? 0),
       });
     }
     for (const one of soughtInVain) vain.set(one.words, (vain.get(one.words) ?? 0) + one.visits);
@@ -39,10 +41,12 @@ export function pageUse(
   };
 }
 
-type Sum = Pick<VisitUse, "used" | "chosen" | "removed">;
+type Sum = Pick<VisitUse, "used" | "chosen" | "removed" | "unfolded" | "left">;
+const nothing: Sum = { used: 0, chosen: 0, removed: 0, unfolded: 0, left: 0 };
 
 function withIntervals(sum: Sum, visits: number): VisitUse {
   const [low, high] = wilsonInterval(sum.used, visits);
   const [removedLow] = wilsonInterval(sum.removed, sum.chosen);
-  return { ...sum, low, high, removedLow };
+  const [leftLow] = wilsonInterval(sum.left, sum.unfolded);
+  return { ...sum, low, high, removedLow, leftLow };
 }

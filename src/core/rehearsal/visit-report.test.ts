@@ -59,6 +59,17 @@ describe("a file of visits", () => {
     ]);
   });
 
+  it("counts facets that were opened and left without a choice, once a visit", () => {
+    const [page] = reportOf([
+      line({ act: "unfold", field: "light" }),
+      line({ act: "unfold", field: "light" }),
+      line({ tab: "b", act: "unfold", field: "light" }),
+      line({ tab: "b", act: "choose", field: "light", chosen: ["shade"] }),
+      line({ tab: "c", act: "choose", field: "light", chosen: ["shade"] }),
+    ]).pages;
+    expect(page?.fields).toMatchObject([{ field: "light", used: { hits: 2, of: 3 }, left: { hits: 1, of: 2 } }]);
+  });
+
   it("leaves out what it can't read, and says how much of what, and where the first is", () => {
     const { lines, left } = reportOf([
       line({}),

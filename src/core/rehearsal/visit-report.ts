@@ -56,6 +56,14 @@ function readVisit(value: unknown): Visit | undefined {
   }
 }
 
+/** The acts in one field. */
+interface Uses {
+  chosen: number;
+  removed: number;
+  options: Set<string>;
+  isUnfolded: boolean;
+}
+
 /** One tab on one page. */
 interface Stay {
   page: string;
@@ -68,7 +76,7 @@ interface Stay {
   choicesBefore: number | undefined;
   secondsBefore: number | undefined;
   isEmpty: boolean;
-  fields: Map<string, { chosen: number; removed: number; options: Set<string> }>;
+  fields: Map<string, Uses>;
   vain: Set<string>;
   sorts: Set<string>;
   ms: number[];
@@ -159,10 +167,11 @@ export class VisitReader {
     else if (act === "open") {
       stay.choicesBefore ??= stay.choices;
       stay.secondsBefore ??= Math.max(0, Date.parse(at) - stay.since) / 1000;
-    } else if ((act === "choose" || act === "remove") && field !== undefined) {
-      const use = stay.fields.get(field) ?? { chosen: 0, removed: 0, options: new Set<string>() };
+    } else if ((act === "choose" || act === "remove" || act === "unfold") && field !== undefined) {
+      const use = stay.fields.get(field) ?? { chosen: 0, removed: 0, options: new Set<string>(), isUnfolded: false };
       stay.fields.set(field, use);
       if (act === "remove") use.removed++;
+      else if (act === "unfold") use.isUnfolded = true;
       else {
         stay.choices++;
         use.chosen++;
@@ -224,12 +233,14 @@ function pageVisits(stays: readonly Stay[]): PageVisits {
 
 function fieldUse(field: string, stays: readonly Stay[]): FieldUse {
   const uses = stays.flatMap((stay) => stay.fields.get(field) ?? []);
+  const unfolded = uses.filter(({ isUnfolded }) => isUnfolded);
   const sum = (of: "chosen" | "removed") => uses.reduce((all, use) => all + use[of], 0);
   return {
     field,
     used: shareOf(uses.filter(({ chosen }) => chosen > 0).length, stays.length),
     options: ranked(uses.map(({ options }) => options)).map(([option, visits]) => ({ option, visits })),
     removed: shareOf(Math.min(sum("removed"), sum("chosen")), sum("chosen")),
+    left: shareOf(unfolded.filter(({ chosen }) => chosen === 0).length, unfolded.length),
   };
 }
 

@@ -106,7 +106,11 @@ function onTouch(event: Event): void {
   const target = event.target instanceof Element ? event.target : undefined;
   const within = target?.closest<HTMLElement>("trellis-panel");
   if (within) panel = within.getAttribute("panel") ?? undefined;
-  if (event.type !== "click" || !target?.closest("a[href]")) return;
+  if (event.type !== "click") return;
+  // Before the click the facet is still folded.
+  const folded = target?.closest('.zt-fold[aria-expanded="false"]')?.closest<HTMLElement>("[data-field]");
+  if (within && folded?.dataset.field) tell(groupOf(within), "unfold", { field: folded.dataset.field });
+  if (!target?.closest("a[href]")) return;
   const product = target.closest(`[${productMark}]`)?.getAttribute(productMark);
   const group =
     target.closest("trellis-listing")?.getAttribute("group") ?? target.closest(`[${listMark}]`)?.getAttribute(listMark);

@@ -85,6 +85,7 @@ function DrawnFacet({ row, state: given, perform: act }: Props) {
     <section
       class="zt-facet"
       data-row={row.id}
+      data-field={row.field}
       data-share={settings.share}
       data-marked={state.marked === row.id || undefined}
       data-folded={(folds && !open) || undefined}

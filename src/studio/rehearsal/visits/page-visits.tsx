@@ -1,5 +1,5 @@
 import useSWR from "swr";
-import type { PageVisits } from "../../../core/api/visit-report.ts";
+import type { PageVisits, Share } from "../../../core/api/visit-report.ts";
 import { wilsonInterval } from "../../../core/catalogue/numbers/wilson.ts";
 import { lastLevelOf } from "../../../core/catalogue/path.ts";
 import { countsOf } from "../../../core/engine/engine.ts";
@@ -60,6 +60,7 @@ export function PageVisitsView({ visits, panels, assumed }: Props) {
             <th scope="col">Placed</th>
             <th scope="col">Used in visits</th>
             <th scope="col">Removed again</th>
+            <th scope="col">Opened, nothing chosen</th>
             <th scope="col">Options used most, with visits</th>
             <th scope="col" className="text-end">
               Assumed in trial runs
@@ -80,11 +81,8 @@ export function PageVisitsView({ visits, panels, assumed }: Props) {
                 <td>
                   <ShareBar share={use?.used ?? never} />
                 </td>
-                <td>
-                  {use && use.removed.hits > 0
-                    ? `${use.removed.hits.toLocaleString("en")} of ${use.removed.of.toLocaleString("en")}`
-                    : "–"}
-                </td>
+                <td>{use && use.removed.hits > 0 ? hitsOf(use.removed) : "–"}</td>
+                <td>{use?.left && use.left.of > 0 ? hitsOf(use.left) : "–"}</td>
                 <td className="max-w-80">
                   {use?.options
                     .slice(0, most)
@@ -152,3 +150,5 @@ function SoughtInVain({ words }: { words: PageVisits["soughtInVain"] }) {
     </section>
   );
 }
+
+const hitsOf = ({ hits, of }: Share): string => `${hits.toLocaleString("en")} of ${of.toLocaleString("en")}`;
