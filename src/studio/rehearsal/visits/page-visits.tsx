@@ -50,6 +50,8 @@ export function PageVisitsView({ visits, panels, assumed }: Props) {
   const gone = visits.fields
     .filter(({ field }) => !known.has(field))
     .map(({ field }) => ({ field, title: fieldOf(field)?.name ?? field, place: "not known", panel: "" }));
+  // A column for facets that were folded, where there are any.
+  const folds = visits.fields.some(({ left }) => left && left.of > 0);
   const never = { of: visits.visits, hits: 0, low: 0, high: wilsonInterval(0, visits.visits)[1] };
   return (
     <>
@@ -60,7 +62,7 @@ export function PageVisitsView({ visits, panels, assumed }: Props) {
             <th scope="col">Placed</th>
             <th scope="col">Used in visits</th>
             <th scope="col">Removed again</th>
-            <th scope="col">Opened, nothing chosen</th>
+            {folds ? <th scope="col">Opened, nothing chosen</th> : null}
             <th scope="col">Options used most, with visits</th>
             <th scope="col" className="text-end">
               Assumed in trial runs
@@ -82,7 +84,7 @@ export function PageVisitsView({ visits, panels, assumed }: Props) {
                   <ShareBar share={use?.used ?? never} />
                 </td>
                 <td>{use && use.removed.hits > 0 ? hitsOf(use.removed) : "–"}</td>
-                <td>{use?.left && use.left.of > 0 ? hitsOf(use.left) : "–"}</td>
+                {folds ? <td>{use?.left && use.left.of > 0 ? hitsOf(use.left) : "–"}</td> : null}
                 <td className="max-w-80">
                   {use?.options
                     .slice(0, most)
