@@ -1,4 +1,3 @@
-import { existsSync } from "node:fs";
 import { parseArgs } from "node:util";
 import type { Command } from "./command.ts";
 import { UsageError } from "./usage-error.ts";
@@ -16,16 +15,14 @@ export const backup: Command = {
   async run(args) {
     const { values } = parseArgs({ args, options: { out: { type: "string" }, data: { type: "string" } } });
     if (values.out === undefined) throw new UsageError(`Name a file to write. Usage: ${backup.usage}`);
-    const [{ defaultDatabase }, { backUp }, { checkFile }, { migrationNames }] = await Promise.all([
+    const [{ defaultDatabase, pendingMigrations }, { backUp }] = await Promise.all([
       import("./database.ts"),
       import("../server/store/backup.ts"),
-      import("../server/store/check-file.ts"),
-      import("../server/store/database.ts"),
     ]);
     const file = values.data ?? defaultDatabase;
-    if (!existsSync(file)) throw new UsageError(`There is no database ${file}. Check the name.`);
+    // One that waits for migrations can be backed up as well.
+    pendingMigrations(file);
     try {
-      checkFile(file, migrationNames);
       backUp(file, values.out);
     } catch (error) {
       throw new UsageError((error as Error).message);

@@ -26,20 +26,30 @@ export async function withLockedFile<T>(file: string, task: () => Promise<T>): P
   }
 }
 
+/** The migrations that a database file still needs. @throws UsageError if there is none, or it is not one of ours */
+export function pendingMigrations(file: string): readonly string[] {
+  mustExist(file);
+  try {
+    return checkFile(file, migrationNames) ?? migrationNames;
+  } catch (error) {
+    throw asUsageError(error);
+  }
+}
+
+function mustExist(file: string): void {
+  if (!existsSync(file)) throw new UsageError(`There is no database ${file}. Check the name.`);
+}
+
+const asUsageError = (error: unknown): unknown => (error instanceof UnfitFile ? new UsageError(error.message) : error);
+
 /**
  * Opens the database for reading alone, also while the tool runs, and always closes it afterwards. A file of an older
  * version is migrated first, which needs it alone.
  * @throws UsageError if it can't be opened
  */
 export async function withReading<T>(file = defaultDatabase, task: (em: SqlEntityManager) => Promise<T>): Promise<T> {
-  if (!existsSync(file)) throw new UsageError(`There is no database ${file}. Check the name.`);
-  let pending: readonly string[] | undefined;
-  try {
-    pending = checkFile(file, migrationNames);
-  } catch (error) {
-    throw error instanceof UnfitFile ? new UsageError(error.message) : error;
-  }
-  if (pending === undefined || pending.length > 0) return withDatabase(file, "there", task);
+  const pending = pendingMigrations(file);
+  if (pending.length > 0) return withDatabase(file, "there", task);
   const orm = await openForReading(file);
   try {
     return await task(orm.em.fork());
@@ -58,10 +68,10 @@ export async function withDatabase<T>(
   state: "there" | "made",
   task: (em: SqlEntityManager) => Promise<T>,
 ): Promise<T> {
-  if (state === "there" && !existsSync(file)) throw new UsageError(`There is no database ${file}. Check the name.`);
+  if (state === "there") mustExist(file);
   return withLockedFile(file, async () => {
-    const orm = await openDatabase(file).catch((error: Error) => {
-      throw error instanceof UnfitFile ? new UsageError(error.message) : error;
+    const orm = await openDatabase(file).catch((error: unknown) => {
+      throw asUsageError(error);
     });
     try {
       return await task(orm.em.fork());

@@ -1,6 +1,7 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { describe, expect, it } from "vitest";
+import { headingUnit } from "../../src/core/catalogue/numbers/units.ts";
 import { buildCatalogue, readTable } from "../../src/core/catalogue/read.ts";
 import { shownName } from "../../src/core/catalogue/shown-name.ts";
 import { suggestReading } from "../../src/core/catalogue/suggest-reading.ts";
@@ -24,7 +25,9 @@ const panels = tables.map(({ half, file, fields }) => {
   const index = opened(file);
   const rows = facetRows(firstPanel(index, "First panel"));
   const names = rows.map(({ field }) => index.field(field)?.name.toLowerCase());
-  const found = fields.filter((name) => names.includes(shownName(name).toLowerCase()));
+  // A field is named without the unit of its heading.
+  const shown = (name: string) => shownName(headingUnit(name)?.name ?? name).toLowerCase();
+  const found = fields.filter((name) => names.includes(shown(name)) || names.includes(shownName(name).toLowerCase()));
   return { half, file, fields, rows, index, found };
 });
 

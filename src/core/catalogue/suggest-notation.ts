@@ -6,7 +6,7 @@ import { isAmountOfMoney } from "./guess-currency.ts";
 import { identity } from "./identity.ts";
 import { guessLevels } from "./levels.ts";
 import { asciiDigits, type DecimalMark, isNumberWith } from "./numbers/plain-number.ts";
-import { areConvertible, findUnits } from "./numbers/units.ts";
+import { areConvertible, findUnits, headingUnit } from "./numbers/units.ts";
 import type { ColumnMapping, DateOrder, Separator } from "./reading-schema.ts";
 import { splitCapitals } from "./shown-name.ts";
 
@@ -43,15 +43,17 @@ export function suggestNotation(
   if (isAttribute && areObjects(cells)) return { as: "skip" };
   const years = isAttribute ? yearsIn(heading, cells) : undefined;
   if (years) return years;
+  const unit = isAttribute ? headingUnit(heading)?.unit : undefined;
+  const measured: Partial<ColumnMapping> = unit === undefined ? {} : { kind: "number", unit };
   const share = (fits: (cell: string) => boolean) => cells.filter(fits).length / cells.length;
-  if (share((cell) => !Number.isNaN(parseNumber(cell))) === 1 || share((cell) => !Number.isNaN(parseDay(cell))) === 1)
-    return {};
+  if (share((cell) => !Number.isNaN(parseNumber(cell))) === 1) return measured;
+  if (share((cell) => !Number.isNaN(parseDay(cell))) === 1) return {};
   const days = share((cell) => dayOrders(cell) !== undefined);
   if (days >= most) return writtenDays(cells, days);
   const known = mustBeNumber.has(as as FieldRole);
   if (isAttribute && areNumberLists(cells)) return { separator: "," };
   const numbers = writtenNumbers(cells, known);
-  if (numbers) return numbers;
+  if (numbers) return { ...numbers, ...measured };
   const units = findUnits(cells);
   if (units && units.matching >= cells.length * most) {
     const uneven = units.units.length > 1 || units.fractions;
@@ -129,6 +131,10 @@ const areObjects = (cells: readonly string[]): boolean =>
 /** Words for years in headings, and for what has a year. Common practice, no source. */
 const yearWords =
   /(?:^|\P{L})(?:years?|yr|jahr|jahrgang|baujahr|année|millésime|año|ano|anno|annata|jaar|bouwjaar|rok|år|årgang|yıl|年|سنة|independence|founded|established|discovered|gegründet|fondée?|fundado|fondato)(?:\P{L}|$)/u;
+/** Words for what begins and ends in a year, if all numbers could be one. Common practice, no source. */
+const eraWords =
+  /(?:^|\P{L})(?:start|end|began|ended|born|birth|died|death|opened|closed|since|until|from|to|von|bis|geboren)(?:\P{L}|$)/u;
+
 /** Years that products are from when a heading doesn't say so, and the fewest different ones. */
 const earliest = 1900;
 const severalYears = 5;
@@ -148,7 +154,8 @@ function yearsIn(heading: string, cells: readonly string[]): Partial<ColumnMappi
   };
   // A few such numbers, or some with a unit in the heading, are as likely watts or grams.
   const recent = different.size >= severalYears && !/[([]/.test(heading) && cells.every(isBetween(earliest, latest));
-  if (recent || (named && mostFit(cells, isBetween(1000, 2999)))) return { kind: "year" };
+  const ofAnEra = eraWords.test(splitCapitals(heading).toLowerCase()) && cells.every(isBetween(1000, latest));
+  if (recent || ofAnEra || (named && mostFit(cells, isBetween(1000, 2999)))) return { kind: "year" };
   return cells.every((cell) => writtenDay(cell, "ymd")?.endsWith("-01-01")) ? { kind: "year" } : undefined;
 }
 

@@ -56,7 +56,8 @@ const fewestKnown = 0.5;
 export function suggestReading({ header, records }: Pick<Table, "header" | "records">): Reading {
   const sample = records.slice(0, looked);
   const cellsAt = (at: number) => sample.map(({ cells }) => cells[at]?.trim() ?? "").filter((cell) => cell !== "");
-  const reading = withPrice(withStock(suggestRoles(header), header, cellsAt), cellsAt).map(
+  const roles = withWordsAsCategory(suggestRoles(header), cellsAt);
+  const reading = withPrice(withStock(roles, header, cellsAt), cellsAt).map(
     (column, at): ColumnMapping =>
       column.as === "skip"
         ? column
@@ -67,6 +68,18 @@ export function suggestReading({ header, records }: Pick<Table, "header" | "reco
   );
   return withTitles({ header, records }, reading);
 }
+
+/** Makes a “group” of numbers, such as “10000 to 14999”, an attribute: a category consists of words. */
+function withWordsAsCategory(reading: Reading, cellsAt: (at: number) => string[]): Reading {
+  const isOfDigits = (cell: string) => count(cell, /\d/g) > count(cell, /\p{L}/gu);
+  return reading.map((column, at) =>
+    column.as === "category" && cellsAt(at).filter(isOfDigits).length * 2 > cellsAt(at).length
+      ? { ...column, as: "attribute" }
+      : column,
+  );
+}
+
+const count = (text: string, letters: RegExp): number => text.match(letters)?.length ?? 0;
 
 /** Headings of columns that state availability in words, in the supported languages. */
 const stockHeadings =

@@ -34,8 +34,8 @@ export interface Match {
 }
 
 /**
- * What a selection leaves for the next one on the same page. Bitmaps only: lists of ids take too much memory to be
- * cached for each page.
+ * Results of a selection that are cached for the next one on the same page. Bitmaps only: lists of ids take too much
+ * memory to be cached for each page.
  */
 export interface PastSelection {
   page: Base;

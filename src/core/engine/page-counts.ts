@@ -27,9 +27,9 @@ interface LiveCounts {
   chosen: string;
   /** By {@link facetName}. */
   facets: Map<string, CountedFacet>;
-  /** Those of the selection before. */
+  /** The counts of the selection before. */
   before: ReadonlyMap<string, CountedFacet>;
-  /** What the next selection can use. */
+  /** Matches that the next selection can use. */
   past?: PastSelection;
 }
 

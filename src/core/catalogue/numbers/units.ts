@@ -95,6 +95,42 @@ export function convertMeasure(text: string, unit: string, decimal?: DecimalMark
     : undefined;
 }
 
+/** Further units that headings name. */
+const others = ["°c", "°f", "w", "kw", "kwh", "v", "hz", "lm", "kcal", "kj"];
+const written: Readonly<Record<string, string>> = {
+  "°c": "°C",
+  "°f": "°F",
+  w: "W",
+  kw: "kW",
+  kwh: "kWh",
+  v: "V",
+  hz: "Hz",
+  kj: "kJ",
+};
+const known: ReadonlySet<string> = new Set([...others, ...scales.flatMap((scale) => Object.keys(scale))]);
+
+/**
+ * A heading that ends with the unit of its numbers, such as “Length (mm)”, “Gewicht [kg]”, “height in cm” or
+ * `weight_kg`: its name and the unit; undefined for any other. One letter alone after `_` may be anything.
+ */
+export function headingUnit(heading: string): { name: string; unit: string } | undefined {
+  const text = heading.trim();
+  const before = (mark: string, from = 0): [name: string, unit: string] => {
+    const at = text.lastIndexOf(mark);
+    return at > 0 ? [text.slice(0, at), text.slice(at + mark.length, text.length - from)] : ["", ""];
+  };
+  const [name, unit] = text.endsWith(")")
+    ? before("(", 1)
+    : text.endsWith("]")
+      ? before("[", 1)
+      : text.includes(" in ")
+        ? before(" in ")
+        : before("_");
+  const plain = unit.trim().toLowerCase();
+  const isClear = plain.length > 1 || !text.endsWith(`_${unit}`);
+  return isClear && known.has(plain) ? { name: name.trim(), unit: written[plain] ?? plain } : undefined;
+}
+
 /** Whether all of some units can be converted to one of them. */
 export const areConvertible = (units: readonly string[]): boolean =>
   units.length === 1 || scales.some((scale) => units.every((unit) => Object.hasOwn(scale, unit)));

@@ -42,7 +42,7 @@ export function buildPostings(
 ): Postings {
   const last = new Int32Array(options).fill(-1);
   const starts = new Uint32Array(options + 1);
-  // What each record states, in one list, so that it is asked for once only.
+  // The options of all records in one list, so that each record is read only once.
   let found = new Uint32Array(Math.max(16, records));
   let length = 0;
   const ends = new Uint32Array(records);
