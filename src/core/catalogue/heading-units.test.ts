@@ -1,9 +1,10 @@
 import { describe, expect, it } from "vitest";
+import type { Field } from "./field.ts";
 import { headingUnit } from "./numbers/units.ts";
 import { buildCatalogue, readTable } from "./read.ts";
 import { suggestReading } from "./suggest-reading.ts";
 
-const read = (csv: string, known: Parameters<typeof buildCatalogue>[1]["known"] = []) => {
+const read = (csv: string, known: Field[] = []) => {
   const table = readTable(new TextEncoder().encode(csv));
   return buildCatalogue(table, { reading: suggestReading(table), known }).catalogue;
 };
