@@ -59,6 +59,14 @@ describe("the worked example", () => {
     expect(counts(any, choices, any[0])).toEqual({ black: 3, white: 1 });
   });
 
+  it("counts a product once a bin, however many of its variants are in it", () => {
+    const bins = (edges: number[], choices: Choices = {}) =>
+      liveRange(new Matcher(index, page, any, choices), any[3], edges).histogram?.counts;
+    expect(bins([9, 11, 13])).toEqual([2, 2]);
+    expect(bins([9, 13])).toEqual([3]);
+    expect(bins([9, 11, 13], { size: { options: ["medium"] } })).toEqual([0, 2]);
+  });
+
   it("takes a range's ends from the variants that satisfy the other choices", () => {
     expect(liveRange(new Matcher(index, page, any, { size: { options: ["medium"] } }), any[3])).toMatchObject({
       min: 11,

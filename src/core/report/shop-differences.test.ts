@@ -221,4 +221,13 @@ describe("differences in words", () => {
     const after = { ...demo, mends: { ...demo.mends, mends: [mend] } };
     expect(words(after as WholeShop)).toEqual(["Corrections: Flower colour: “Embr” to “Ember” was added"]);
   });
+
+  it("are told of the document that changed, among several of a kind", () => {
+    const second = { slug: "second", document: { ...demoPanel, name: "Second" } };
+    const both = { ...demo, panels: [...demo.panels, second] };
+    const changed = { ...second, document: edited(second.document, panelEdits.removeRow(id, "a row")) };
+    const found = words({ ...demo, panels: [...demo.panels, changed] }, both);
+    expect(found.length).toBeGreaterThan(0);
+    expect(found.every((one) => one.includes("Second"))).toBe(true);
+  });
 });

@@ -18,6 +18,14 @@ describe("cards", () => {
     expect(cards[2]).toMatchObject({ title: "c", price: undefined, image: undefined });
   });
 
+  it("show the picture of the cheapest variant that fits, wherever it stands", () => {
+    const csv = "product_id,title,price,image\na,A,12,/dear.png\na,A,8,/cheap.png\na,A,9,/middle.png\n";
+    const index = new CatalogueIndex(readCatalogue(new TextEncoder().encode(csv)).catalogue);
+    expect(cardOf(index, 0)).toMatchObject({ price: 8, image: "/cheap.png" });
+    expect(cardOf(index, 0, (variant) => variant !== 1)).toMatchObject({ price: 9, image: "/middle.png" });
+    expect(cardOf(index, 0, (variant) => variant === 0)).toMatchObject({ price: 12, image: "/dear.png" });
+  });
+
   it("load pictures from the shop or over http only", () => {
     expect(["/a.svg", "https://a.example/b.png", "HTTP://a.example/b"].every(isSafePicture)).toBe(true);
     for (const address of [
