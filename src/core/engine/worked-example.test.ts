@@ -5,7 +5,7 @@ import { liveCounts, reachCount } from "./count.ts";
 import { CatalogueIndex } from "./index/catalogue-index.ts";
 import { Matcher } from "./matcher.ts";
 import type { Choices, Facet } from "./question.ts";
-import { liveRange } from "./range.ts";
+import { liveRange, rangesOf } from "./range.ts";
 
 // Source: the project's own definition of a match, whose worked example this is.
 const csv = `product_id,sku,title,colour,size,stock,price
@@ -65,6 +65,12 @@ describe("the worked example", () => {
     expect(bins([9, 11, 13])).toEqual([2, 2]);
     expect(bins([9, 13])).toEqual([3]);
     expect(bins([9, 11, 13], { size: { options: ["medium"] } })).toEqual([0, 2]);
+  });
+
+  it("parts ranges at limits in their order, however they were typed", () => {
+    const ranges = rangesOf(new Matcher(index, page, any, {}), { ...any[3], ranges: { limits: [11, 9, 11, 10] } });
+    expect(ranges).toEqual(rangesOf(new Matcher(index, page, any, {}), { ...any[3], ranges: { limits: [9, 10, 11] } }));
+    expect(ranges).toHaveLength(4);
   });
 
   it("takes a range's ends from the variants that satisfy the other choices", () => {

@@ -225,9 +225,15 @@ describe("differences in words", () => {
   it("are told of the document that changed, among several of a kind", () => {
     const second = { slug: "second", document: { ...demoPanel, name: "Second" } };
     const both = { ...demo, panels: [...demo.panels, second] };
-    const changed = { ...second, document: edited(second.document, panelEdits.removeRow(id, "a row")) };
-    const found = words({ ...demo, panels: [...demo.panels, changed] }, both);
-    expect(found.length).toBeGreaterThan(0);
-    expect(found.every((one) => one.includes("Second"))).toBe(true);
+    const changed = (one: typeof second) => ({
+      ...one,
+      document: edited(one.document, panelEdits.removeRow(id, "a row")),
+    });
+    for (const at of [0, 1]) {
+      const panels = both.panels.map((one, place) => (place === at ? changed(one) : one));
+      const found = words({ ...both, panels }, both);
+      expect(found.length).toBeGreaterThan(0);
+      expect(found.every((one) => one.includes("“Second”") === (at === 1))).toBe(true);
+    }
   });
 });
