@@ -1,5 +1,6 @@
 import { chromium } from "@playwright/test";
 import { launch, withServer } from "../browser.ts";
+import { studioViews } from "../studio-views.ts";
 import type { Attack } from "./attack.ts";
 
 /** Texts that run where they are taken for markup or addresses. Common practice, no source. */
@@ -21,17 +22,6 @@ const payloads = [
   "<math><mtext></form><form><mglyph><svg><mtext><style><path id='</style><img onerror=hit() src>'>",
   "u\\72l(javascript:hit())",
   "\u2028hit()//",
-];
-const views = [
-  "",
-  "/catalogue",
-  "/catalogue/products",
-  "/panels",
-  "/swatches",
-  "/look",
-  "/pages",
-  "/rehearsal",
-  "/editions",
 ];
 
 /** Hostile text of a catalogue, of documents and of addresses, in a real browser: nothing runs. */
@@ -66,7 +56,7 @@ export const scripts: Attack = {
             if (hits > 0) failures.push(`${path}: ${hits} scripts ran`);
           }
         };
-        for (const view of views) await visit(`/shops/${made.slug}${view}`);
+        for (const view of studioViews) await visit(`/shops/${made.slug}${view}`);
         await visit(`/draft/${made.slug}/`);
         for (const text of payloads) {
           await visit(`/draft/${made.slug}/?q=${encodeURIComponent(text)}&colour=${encodeURIComponent(text)}`);

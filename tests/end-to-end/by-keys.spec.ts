@@ -1,17 +1,6 @@
+import { studioViews } from "../studio-views.ts";
 import { demoShop, newShop } from "./bench.ts";
 import { expect, type Page, test } from "./test.ts";
-
-const views = [
-  "",
-  "/catalogue",
-  "/catalogue/products",
-  "/panels",
-  "/swatches",
-  "/look",
-  "/pages",
-  "/rehearsal",
-  "/editions",
-];
 
 /** More than any view has. */
 const mostStops = 600;
@@ -76,7 +65,7 @@ const missed = (page: Page): Promise<string[]> =>
       );
   });
 
-for (const view of views)
+for (const view of studioViews)
   test(`Tab comes to every control of ${view === "" ? "/overview" : view}, and the focus is drawn`, async ({
     page,
   }) => {

@@ -1,21 +1,9 @@
+import { studioViews } from "../studio-views.ts";
 import { expectAccessible } from "./axe.ts";
 import { demoShop } from "./bench.ts";
 import { expect, test } from "./test.ts";
 
-const views = [
-  "",
-  "/catalogue",
-  "/catalogue/products",
-  "/catalogue/mends",
-  "/panels",
-  "/swatches",
-  "/look",
-  "/pages",
-  "/pages/collections",
-  "/rehearsal",
-  "/rehearsal/visits",
-  "/editions",
-].map((view) => `/shops/${demoShop}${view}`);
+const views = studioViews.map((view) => `/shops/${demoShop}${view}`);
 
 test("every view fits a phone: no sideways scrolling, one main heading, accessible", async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });

@@ -15,6 +15,7 @@ describe("the use of a page", () => {
     line({ tab: "t0", act: "choose", field: "light", chosen: ["shade"] });
     line({ tab: "t2", band: "slim", act: "choose", field: "light", chosen: ["shade"] });
     line({ tab: "t2", band: "slim", act: "remove", field: "light", chosen: ["shade"] });
+    line({ tab: "t3", band: "slim", act: "unfold", field: "light" });
     line({ tab: "t1", act: "nothing", text: "Yew" });
     line({ tab: "t3", band: "slim", act: "nothing", text: "yew" });
     line({ tab: "other", page: "/brands/a", act: "choose", field: "light", chosen: ["shade"] });
@@ -28,6 +29,9 @@ describe("the use of a page", () => {
       low,
       high,
       removedLow: wilsonInterval(1, 2)[0],
+      unfolded: 1,
+      left: 1,
+      leftLow: wilsonInterval(1, 1)[0],
     });
     expect(use?.soughtInVain).toEqual([{ words: "yew", visits: 2 }]);
     expect(use?.fields.get("price")).toBeUndefined();
