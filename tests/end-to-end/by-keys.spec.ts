@@ -65,13 +65,30 @@ const missed = (page: Page): Promise<string[]> =>
       );
   });
 
+/** Waits until no more controls come. */
+async function complete(page: Page): Promise<void> {
+  let before = -1;
+  await expect
+    .poll(
+      async () => {
+        const now = await page.locator("a[href], button, input, select, textarea").count();
+        const isSame = now === before;
+        before = now;
+        return isSame;
+      },
+      { intervals: [700] },
+    )
+    .toBe(true);
+}
+
 for (const view of studioViews)
   test(`Tab comes to every control of ${view === "" ? "/overview" : view}, and the focus is drawn`, async ({
     page,
   }) => {
     await page.goto(`/shops/${demoShop}${view}`);
     await expect(page.getByRole("heading", { level: 1 })).toHaveCount(1);
-    await page.waitForLoadState("networkidle");
+    await expect(page.getByText(/^Loading/)).toHaveCount(0);
+    await complete(page);
     const stops = await tabThrough(page);
     expect(stops.length).toBeGreaterThan(8);
     expect(stops.length).toBeLessThan(mostStops);

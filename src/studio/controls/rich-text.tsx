@@ -46,7 +46,7 @@ export default function RichText({ label, html, save, between }: Props) {
     editorProps: {
       attributes: {
         class:
-          "min-h-20 px-3 py-2 outline-none [&_a]:underline [&_ol]:list-decimal [&_ol]:ps-5 [&_ul]:list-disc [&_ul]:ps-5",
+          "min-h-20 rounded-b-lg px-3 py-2 focus-visible:-outline-offset-2 [&_a]:underline [&_ol]:list-decimal [&_ol]:ps-5 [&_ul]:list-disc [&_ul]:ps-5",
         "aria-label": label,
         role: "textbox",
         "aria-multiline": "true",
