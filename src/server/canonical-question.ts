@@ -14,7 +14,10 @@ const isRecord = (value: unknown): value is Record<string, unknown> =>
   typeof value === "object" && value !== null && !Array.isArray(value);
 
 const sorted = (choice: unknown): unknown =>
-  isRecord(choice) && Array.isArray(choice.options) ? { ...choice, options: [...choice.options].sort() } : choice;
+  isRecord(choice) && areTexts(choice.options) ? { ...choice, options: [...choice.options].sort() } : choice;
+
+const areTexts = (value: unknown): value is string[] =>
+  Array.isArray(value) && value.every((one) => typeof one === "string");
 
 /** Sorts the members of a record; those within it were written by one function and are in one order. */
 const byName = (record: Record<string, unknown>): Record<string, unknown> =>

@@ -113,6 +113,8 @@ describe("answers", () => {
     // The draft changes, so nothing keeps what it answers.
     expect((await get(path({}, "?"))).headers.get("cache-control")).toBe("no-store");
     expect((await get("/api/shops/larkmoss-nursery/ask?edition=1")).status).toBe(400);
+    for (const odd of [[{ toString: 1 }, {}], 3, "x", null, [1, "a"]])
+      expect([odd, (await get(path({ light: { options: odd } }))).status]).toEqual([odd, 400]);
   });
 
   it("that are refused are refused each time", async () => {

@@ -24,7 +24,17 @@ describe("units in headings", () => {
       { name: "Power", unit: "kWh" },
       { name: "Masse", unit: "g" },
     ]);
-    for (const other of ["size_m", "Born in Rome", "(mm)", "Price (net)", "Speed in knots", "cm", ""])
+    for (const other of [
+      "size_m",
+      "Born in Rome",
+      "(mm)",
+      "Price (net)",
+      "Speed in knots",
+      "cm",
+      "",
+      "price_kg",
+      "Cost per (kg)",
+    ])
       expect(headingUnit(other), other).toBeUndefined();
   });
 

@@ -107,9 +107,9 @@ export class Matcher {
     return name;
   }
 
-  /** Whether the earlier selection had the match of this name, so that what was counted of it is still true. */
-  isPast(name: string): boolean {
-    return this.#past?.matches.has(name) ?? false;
+  /** The products that choices narrow. */
+  get page(): Base {
+    return this.#page;
   }
 
   /** The match; with `without`, ignoring the choice of that field. */

@@ -30,7 +30,7 @@ interface LiveCounts {
   /** The counts of the selection before. */
   before: ReadonlyMap<string, CountedFacet>;
   /** Matches that the next selection can use. */
-  past?: PastSelection;
+  past?: PastSelection | undefined;
 }
 
 /** One page's products and their counts, cached while the catalogue is unchanged. */
@@ -72,7 +72,11 @@ export class PageCounts {
       facets.filter(({ field }) => choices[field]).map((facet) => [facet, choices[facet.field]]),
     ]);
     if (this.#live.chosen !== chosen || this.#live.facets.size > maxSteady)
-      this.#live = { chosen, facets: new Map(), before: this.#live.facets };
+      // Matches of the same name are equal only if they narrow the same products.
+      this.#live = {
+        ...{ chosen, facets: new Map(), past: this.#live.past },
+        before: this.#live.past?.page === matcher.page ? this.#live.facets : new Map(),
+      };
     const { facets: counted, before } = this.#live;
     const nothing = text.trim() === "" && facets.every(({ field }) => choices[field] === undefined);
     for (const facet of facets) {
@@ -80,7 +84,7 @@ export class PageCounts {
       if (counted.has(name)) continue;
       const match = matcher.nameOf(ignoredBy(facet));
       const past = before.get(name);
-      const isSame = past?.match === match && matcher.isPast(match);
+      const isSame = past?.match === match;
       const count = () => (nothing ? this.#nothingChosen(facet) : this.count(matcher, facet));
       counted.set(name, { answer: isSame ? past.answer : count(), match });
     }

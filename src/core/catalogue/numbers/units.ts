@@ -109,6 +109,10 @@ const written: Readonly<Record<string, string>> = {
 };
 const known: ReadonlySet<string> = new Set([...others, ...scales.flatMap((scale) => Object.keys(scale))]);
 
+/** Words of headings whose numbers are for each of a unit, and not in it. Common practice, no source. */
+const perUnit =
+  /(?:^|[^\p{L}])(?:per|pro|par|por|je|price|preis|prix|precio|prezzo|prijs|cost|costs|kosten)(?:[^\p{L}]|$)/iu;
+
 /**
  * A heading that ends with the unit of its numbers, such as “Length (mm)”, “Gewicht [kg]”, “height in cm” or
  * `weight_kg`: its name and the unit; undefined for any other. One letter alone after `_` may be anything.
@@ -127,7 +131,7 @@ export function headingUnit(heading: string): { name: string; unit: string } | u
         ? before(" in ")
         : before("_");
   const plain = unit.trim().toLowerCase();
-  const isClear = plain.length > 1 || !text.endsWith(`_${unit}`);
+  const isClear = (plain.length > 1 || !text.endsWith(`_${unit}`)) && !perUnit.test(name);
   return isClear && known.has(plain) ? { name: name.trim(), unit: written[plain] ?? plain } : undefined;
 }
 
