@@ -20,13 +20,18 @@ function counted(page: Page) {
       acts++;
       await page.keyboard.type(text);
     },
-    /** Opens the list of all actions, and takes the first that is found. */
-    async ask(words: string, first: string | RegExp) {
+    /** Opens the list of all actions, takes the first that is found, and waits for what it leads to. */
+    async ask(words: string, first: string | RegExp, then: Locator) {
       await this.press("Control+k");
+      const list = page.getByRole("dialog", { name: "All actions" });
+      await expect(list.getByRole("combobox")).toBeFocused();
       await this.type(words);
-      await expect(page.getByRole("option").first()).toHaveText(first);
+      await expect(list.getByRole("option").first()).toHaveText(first);
       await this.press("Enter");
-      await expect(page.getByRole("dialog", { name: "All actions" })).toHaveCount(0);
+      await expect(list).toHaveCount(0);
+      await expect(then).toBeVisible();
+      // An act gives the focus to what it made.
+      await expect(page.locator("body:focus")).toHaveCount(0);
     },
   };
 }
@@ -58,6 +63,8 @@ test("a panel of two facets, their displays, a colour and an edition take at mos
   const button = (name: string | RegExp) => page.getByRole("button", { name });
   await mouse.click(button("New panel"));
   await mouse.click(button("Create panel"));
+  await expect(page.getByRole("heading", { level: 1, name: /Panel 3/ })).toBeVisible();
+  await expect(dialog).toHaveCount(0);
   await mouse.click(button("Facet or piece"));
   for (const name of [/^Light/, /^Flower colour/]) await mouse.click(dialog.getByRole("button", { name }).first());
   await mouse.click(page.getByRole("button", { name: "Done", exact: true }));
@@ -77,19 +84,25 @@ test("a panel of two facets, their displays, a colour and an edition take at mos
 
   await openBench(page, true, second);
   const keys = counted(page);
-  await keys.ask("new panel", "New panel");
+  await keys.ask("new panel", "New panel", button("Create panel"));
   await keys.press("Enter");
+  await expect(page.getByRole("heading", { level: 1, name: /Panel 3/ })).toBeVisible();
   await expect(dialog).toHaveCount(0);
-  await keys.ask("add light", "Add Light");
-  await keys.ask("add flower", "Add Flower colour");
-  await keys.ask("light tiles wide", "Show Light as tiles on wide");
-  await keys.ask("flower boxes swatch wide", "Show Flower colour as check boxes with a swatch on wide");
+  await keys.ask("add light", "Add Light", button(/^Light on wide/));
+  await keys.ask("add flower", "Add Flower colour", button(/^Flower colour on wide/));
+  await keys.ask("light tiles wide", "Show Light as tiles on wide", button("Light on wide: Tiles"));
+  await keys.ask(
+    "flower boxes swatch wide",
+    "Show Flower colour as check boxes with a swatch on wide",
+    button("Flower colour on wide: Check boxes with a swatch"),
+  );
   const keyed = panelIn(page);
-  await keys.ask("colours apricot", "Colours of Apricot in Flower colour");
+  const colours = page.getByRole("textbox", { name: "Colours of Apricot" });
+  await keys.ask("colours apricot", "Colours of Apricot in Flower colour", colours);
   await expect(focused(page)).toHaveAttribute("aria-label", "Colours of Apricot");
   await keys.type("#fbceb1");
   await keys.press("Enter");
-  await keys.ask("publish", "Publish an edition");
+  await keys.ask("publish", "Publish an edition", button("Publish edition"));
   await expect(focused(page)).toHaveText(/Publish edition/);
   await keys.press("Enter");
   await isPublished(page, second, keyed);

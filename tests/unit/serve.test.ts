@@ -71,7 +71,7 @@ describe("a process without a database", () => {
         const address = base + path;
         expect([address, await bytesOf(served, address)]).toEqual([address, await bytesOf(tool, address)]);
       }
-  });
+  }, 180_000);
 
   it("answers the requests of pages alike: data, suggestions, questions, style sheets, pictures", async () => {
     const { body } = await bytesOf(tool, `/shop/${slug}/`);
