@@ -11,8 +11,16 @@ export const visitFormat = 1;
  * to a results page, changed the order, found nothing, or opened a product.
  */
 export const visitActs = [
-  ...(["see", "unfold", "choose", "remove", "clear"] as const),
-  ...(["search", "turn", "sort", "nothing", "open"] as const),
+  "see",
+  "unfold",
+  "choose",
+  "remove",
+  "clear",
+  "search",
+  "turn",
+  "sort",
+  "nothing",
+  "open",
 ] as const;
 
 const count = () => wholeIn(0, largest).optional();

@@ -26,21 +26,30 @@ const months: ReadonlyMap<string, number> = new Map(
 );
 
 /** Names of weekdays, whole and short. Source: CLDR, through `Intl`. */
-const weekdays: ReadonlySet<string> = new Set(
-  [...languages, "ja", "zh"].flatMap((language) =>
-    (["long", "short"] as const).flatMap((weekday) => {
-      const format = new Intl.DateTimeFormat(language, { weekday, timeZone: "UTC" });
-      // 4 January 2026 is a Sunday.
-      return Array.from({ length: 7 }, (_, d) => format.format(new Date(Date.UTC(2026, 0, 4 + d)))).flatMap((name) =>
-        name.split("-").map(plain),
-      );
-    }),
-  ),
-);
+const weekdayNames = (): ReadonlySet<string> =>
+  new Set(
+    [...languages, "ja", "zh"].flatMap((language) =>
+      (["long", "short"] as const).flatMap((weekday) => {
+        const format = new Intl.DateTimeFormat(language, { weekday, timeZone: "UTC" });
+        // 4 January 2026 is a Sunday.
+        return Array.from({ length: 7 }, (_, d) => format.format(new Date(Date.UTC(2026, 0, 4 + d)))).flatMap((name) =>
+          name.split("-").map(plain),
+        );
+      }),
+    ),
+  );
+
+/** Made when a day is first read: most starts read none. */
+let weekdays: ReadonlySet<string> | undefined;
+
+function isWeekday(word: string): boolean {
+  weekdays ??= weekdayNames();
+  return weekdays.has(plain(word));
+}
 
 /** Whether a word around a day adds nothing. */
 const isIdle = (word: string): boolean =>
-  ["de", "of", "den"].includes(word) || (weekdays.has(plain(word)) && !months.has(plain(word)));
+  ["de", "of", "den"].includes(word) || (isWeekday(word) && !months.has(plain(word)));
 
 /** Maximum length of a day written with its time: weekday, month and time zone in full. */
 const longest = 80;
@@ -93,7 +102,7 @@ function partsOf(text: string): Parts | undefined {
     .map((word) => word.replace(/^(\d{1,4})(?:st|nd|rd|th|:?er?|º)$/u, "$1"))
     .filter((word) => word !== "" && !isIdle(word));
   // “mar” is a Tuesday and March in several languages: before a day with its month it is the weekday.
-  if (words.length === 4 && weekdays.has(plain(words[0] ?? ""))) words.shift();
+  if (words.length === 4 && isWeekday(words[0] ?? "")) words.shift();
   if (words.length !== 3) return undefined;
   const at = words.findIndex((word) => months.has(plain(word)));
   const rest = words.filter((_, place) => place !== at);
