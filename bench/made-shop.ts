@@ -41,3 +41,12 @@ export async function makeShop(origin: string, products: number, facets: number)
   });
   return { shop: shop.slug, panel: (await made.json()).slug };
 }
+
+/** Publishes the draft of a shop on a server. */
+export async function publish(origin: string, shop: string): Promise<void> {
+  await fetch(`${origin}/api/shops/${shop}/editions`, {
+    method: "POST",
+    headers: { origin, "content-type": "application/json" },
+    body: JSON.stringify({ note: "" }),
+  });
+}

@@ -15,8 +15,9 @@ import { loadCatalogue } from "../src/server/column-store/load.ts";
 import { Shard, StoreFault } from "../src/server/column-store/shard.ts";
 import { hasClickhouse, startStores } from "../tests/clickhouse.ts";
 import { DifferentAnswer } from "./engine.ts";
+import { benchServe } from "./serve.ts";
 
-/** Others are named with `SCALE_SIZES=100000,1000000`. */
+/** Others are named with `SCALE_SIZES=100000,1000000`; empty, only the shoppers over two processes are measured. */
 const usualSizes = [100_000, 1_000_000, 5_000_000];
 const variants = 3;
 /** Questions of each kind. */
@@ -152,7 +153,9 @@ async function compare(own: Engine, other: Engine): Promise<void> {
 }
 
 /** @param sizes numbers of products */
-export async function benchScale(sizes = process.env.SCALE_SIZES?.split(",").map(Number) ?? usualSizes): Promise<void> {
+export async function benchScale(
+  sizes = process.env.SCALE_SIZES?.split(",").filter(Boolean).map(Number) ?? usualSizes,
+): Promise<void> {
   if (!hasClickhouse()) {
     console.error(
       "This part needs ClickHouse. On Debian: sudo apt-get install -y --no-install-recommends clickhouse-server",
@@ -188,4 +191,7 @@ export async function benchScale(sizes = process.env.SCALE_SIZES?.split(",").map
     console.log(JSON.stringify({ ...line, store: await by(store), ours: await by(own) }));
     await close();
   }
+  const { stores, close } = await startStores(2);
+  for (const load of await benchServe(stores.map(({ address }) => address))) console.log(JSON.stringify(load));
+  await close();
 }

@@ -1,9 +1,8 @@
-import { type ChildProcess, spawn } from "node:child_process";
-import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { mkdtempSync, rmSync } from "node:fs";
 import { request as send } from "node:http";
 import { tmpdir } from "node:os";
-import { dirname, join } from "node:path";
-import { unzipSync } from "fflate";
+import { join } from "node:path";
+import { startServe, writeDownloaded } from "../serve-process.ts";
 import { newShop, origin } from "./bench.ts";
 import { awake } from "./shop-page.ts";
 import { expect, type Page, test } from "./test.ts";
@@ -13,27 +12,7 @@ async function publishInto(page: Page, shop: string, folder: string): Promise<vo
   const edition = await page.request.post(`/api/shops/${shop}/editions`, { data: { note: "" }, headers: origin });
   const { n } = await edition.json();
   const answer = await page.request.get(`/api/shops/${shop}/editions/${n}/files.zip`);
-  const files = Object.entries(unzipSync(await answer.body()));
-  for (const [path, bytes] of [...files.filter(([path]) => path !== "current.json"), ...files.slice(-1)]) {
-    mkdirSync(dirname(join(folder, path)), { recursive: true });
-    writeFileSync(join(folder, path), bytes);
-  }
-}
-
-interface Process {
-  child: ChildProcess;
-  port: number;
-}
-
-/** Starts a process that serves a folder, and waits for its address. */
-async function start(folder: string, port = 0): Promise<Process> {
-  const child = spawn(process.execPath, ["dist/server/trellis.js", "serve", folder, "--port", String(port)]);
-  const said = await new Promise<string>((done, fail) => {
-    child.stdout.on("data", (bytes) => done(String(bytes)));
-    child.stderr.on("data", (bytes) => fail(new Error(String(bytes))));
-  });
-  child.stderr.removeAllListeners("data");
-  return { child, port: Number(/:(\d+)\//.exec(said)?.[1]) };
+  writeDownloaded(await answer.body(), folder);
 }
 
 type Answer = { status: number; text: string } | { code: string };
@@ -58,7 +37,7 @@ test("16 shoppers lose nothing when an edition is replaced, and only what a kill
   const shop = await newShop(page.request, "Served by two");
   const folder = mkdtempSync(join(tmpdir(), "trellis-served-"));
   await publishInto(page, shop, folder);
-  let [one, two] = [await start(folder), await start(folder)];
+  let [one, two] = [await startServe(folder), await startServe(folder)];
   const ports = [one.port, two.port];
   await page.goto(`http://127.0.0.1:${one.port}/shop/${shop}/`);
   await awake(page);
@@ -128,7 +107,7 @@ test("16 shoppers lose nothing when an edition is replaced, and only what a kill
   two.child.kill("SIGTERM");
   expect(await stopped).toBe(0);
   expect([seen.held, seen.wrong]).toEqual([0, []]);
-  two = await start(folder, two.port);
+  two = await startServe(folder, two.port);
 
   // One that is killed loses what it held, and nothing else.
   const [held = 0] = under;
@@ -137,7 +116,7 @@ test("16 shoppers lose nothing when an edition is replaced, and only what a kill
   await gone;
   const before = seen.good;
   await until(() => seen.good > before + 50);
-  one = await start(folder, one.port);
+  one = await startServe(folder, one.port);
   await until(() => seen.good > before + 150);
   over = true;
   await Promise.all(shoppers);
