@@ -54,7 +54,7 @@ export const handoff: Command = {
     });
     const { out, page: pages, at, link, action, card, language } = values;
     if (out === undefined) throw new UsageError(`Name the folder to write to with --out. Usage: ${handoff.usage}`);
-    const { whole, heights, state } = await givenShop(positionals, values, handoff, "newest");
+    const { whole, heights, measured, state } = await givenShop(positionals, values, handoff, "newest");
     const site: Partial<Site> = {
       ...(at === undefined ? {} : { at }),
       ...(link === undefined ? {} : { link }),
@@ -63,12 +63,17 @@ export const handoff: Command = {
     };
     const trial = trialOf(values);
     const second = trial && (await givenShop(positionals, { ...values, edition: trial.edition }, handoff, "newest"));
-    const wishes = { pages, language, card: card === undefined ? undefined : readText(card), site, heights };
+    const wishes = { pages, language, card: card === undefined ? undefined : readText(card), site };
     const numbered = (of: GivenShop["state"]) => (typeof of === "number" ? of : undefined);
     const edition = numbered(state);
     const made = await (trial && second
-      ? makeWithTrial({ whole, edition }, { whole: second.whole, edition: numbered(second.state) }, trial.share, wishes)
-      : makeHandoff(whole, { ...wishes, edition })
+      ? makeWithTrial(
+          { whole, edition, measured },
+          { whole: second.whole, edition: numbered(second.state), measured: second.measured },
+          trial.share,
+          wishes,
+        )
+      : makeHandoff(whole, { ...wishes, edition, heights, measured })
     ).catch((error: unknown) => {
       throw error instanceof HttpError ? withHint(error) : error;
     });

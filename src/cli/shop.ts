@@ -1,4 +1,5 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
+import type { PanelHeights } from "../core/api/panel-heights.ts";
 import { type HeightsFile, readHeights } from "../core/rehearsal/heights-file.ts";
 import { readFolder } from "../core/shop/archive/read-folder.ts";
 import type { WholeShop } from "../core/shop/archive/whole-shop.ts";
@@ -24,7 +25,9 @@ export const shopHelp = (usual: string): Command["options"] => [
 export interface GivenShop {
   whole: WholeShop;
   /** The heights in its folder, if any. */
-  heights: HeightsFile | undefined;
+  heights?: HeightsFile | undefined;
+  /** Heights of the edition’s panels that a browser has measured, if any. */
+  measured?: PanelHeights["heights"] | undefined;
   /** The state that was read from the database; undefined for a folder. */
   state?: number | "draft";
 }
@@ -48,7 +51,7 @@ export async function givenShop(
   }
   if (positionals.length > 0) throw new UsageError(`Name a folder or --shop, not both. Usage: ${command.usage}`);
   const { withReading } = await import("./database.ts");
-  return withReading(data, async (em) => ({ ...(await stateOfShop(em, shop, edition, usual)), heights: undefined }));
+  return withReading(data, (em) => stateOfShop(em, shop, edition, usual));
 }
 
 async function stateOfShop(
@@ -56,8 +59,8 @@ async function stateOfShop(
   slug: string,
   edition: string | undefined,
   usual: "newest" | "draft",
-): Promise<{ whole: WholeShop; state: number | "draft" }> {
-  const { listEditions, stateOf } = await import("../server/store/editions.ts");
+): Promise<GivenShop> {
+  const { heightsOfEdition, listEditions, stateOf } = await import("../server/store/editions.ts");
   const shop = await findShopNamed(em, slug);
   const editions = (await listEditions(em, shop)).map(({ n }) => n);
   const [newest] = editions;
@@ -69,7 +72,7 @@ async function stateOfShop(
     throw new UsageError(
       `“${slug}” has no edition ${state}. ${newest === undefined ? "It has none yet." : `Its newest is ${newest}.`}`,
     );
-  return { whole: await stateOf(em, shop, n), state: n };
+  return { whole: await stateOf(em, shop, n), state: n, measured: await heightsOfEdition(em, shop, n) };
 }
 
 /** A shop of the database. @throws UsageError with the slug that was probably meant */

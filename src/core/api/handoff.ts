@@ -1,4 +1,4 @@
-import { type InferType, string } from "yup";
+import { boolean, type InferType, string } from "yup";
 import { largest } from "../catalogue/numbers/bounds.ts";
 import { displayNames } from "../displays/displays.ts";
 import { exact, listOf, oneOf, wholeIn } from "../document/schema.ts";
@@ -24,6 +24,8 @@ export const handoffPreview = exact({
   pages: listOf(exact({ address: line(), pieces: listOf(line(), 1000) }), 100_000),
   /** Id of the shop's first product, as an example. */
   product: line(),
+  /** Whether the space that panels keep free is measured, rather than estimated. */
+  measured: boolean().strict().required(),
   /** Address of a site on which the shop's newest edition stands already, where there is one. */
   seen: string().strict().optional(),
 });

@@ -1,14 +1,13 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import type { HandoffReport } from "../../core/api/handoff.ts";
+import type { PanelHeights } from "../../core/api/panel-heights.ts";
 import type { DisplayName } from "../../core/displays/displays.ts";
 import { fontsNamedIn } from "../../core/look/fonts.ts";
 import { valueOn } from "../../core/look/resolve.ts";
 import { facetRows } from "../../core/panel/panel.ts";
-import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import type { LocalFacts } from "../../core/profile/local-facts.ts";
-import { type HeightsFile, heightsOf } from "../../core/rehearsal/heights-file.ts";
-import type { Band } from "../../core/settings/band.ts";
+import type { HeightsFile } from "../../core/rehearsal/heights-file.ts";
 import type { ShopFiles } from "../../core/shop/archive/shop-files.ts";
 import type { WholeShop } from "../../core/shop/archive/whole-shop.ts";
 import { idList } from "../../core/shop/id-list.ts";
@@ -58,7 +57,9 @@ export interface HandoffWishes {
   edition?: number | undefined;
   /** A second edition in a folder of its own, for a share of the tabs. */
   trial?: HandoffTrial | undefined;
-  /** Heights of panels that a browser has measured; the others are estimated. */
+  /** Heights of panels that a browser has measured; the others are read from `heights` or estimated. */
+  measured?: PanelHeights["heights"] | undefined;
+  /** Row heights from the shop’s folder, which a browser has measured for rehearsals. */
   heights?: HeightsFile | undefined;
   /** BCP 47 tag of a single language, one of the shop's; by default all of them. */
   language?: string | undefined;
@@ -92,9 +93,6 @@ const encoded = (content: string): Uint8Array => new TextEncoder().encode(conten
 export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}): Promise<Handoff> {
   const site = { ...siteOf(whole.shop), ...wishes.site };
   const card = checkCard(wishes.card ?? defaultCard);
-  const documents = documentsOf(whole);
-  const heights = (page: string, band: Band) =>
-    heightsOf(wishes.heights ?? { format: 1, heights: [] }, page, band, documents);
   const open = await openWhole(whole, site, wishes.language);
   const { facts } = open;
   const { fields } = facts.index.catalogue;
@@ -180,7 +178,7 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
       ...fileRoles.map((role) => [files[role], bytes[role]] as const),
       [manifestName, encoded(`${JSON.stringify(manifest, null, 2)}\n`)],
       [loaderName, encoded(early + loader)],
-      [spaceName, encoded(spaceSheet(boots, open.settings.limits, facts, heights))],
+      [spaceName, encoded(spaceSheet(boots, open.settings.limits, facts, wishes))],
       ["head.html", encoded(heads.markup)],
       ...(first
         ? [["try.html", encoded(tryPage(whole.name, tags, near.addPage(withPlaces(first, site.at))))] as const]
@@ -204,10 +202,6 @@ function exampleOf(panels: readonly PagePanel[], { index }: LocalFacts): { field
   const option = row && index.options(row.field).options[0];
   return option && { field: row.field, option: option.id };
 }
-
-/** The panels of a shop by slug. */
-const documentsOf = ({ panels }: WholeShop): ReadonlyMap<string, PanelDocument> =>
-  new Map(panels.map(({ slug, document }) => [slug, document]));
 
 /** A page drawn for the handoff's own folder rather than for the site. */
 function withPlaces({ born, states, ...still }: StillPage, at: string): StillPage {

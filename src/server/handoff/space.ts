@@ -1,5 +1,6 @@
-import type { Measure } from "../../core/findings/measure.ts";
+import type { PanelHeights } from "../../core/api/panel-heights.ts";
 import type { LocalFacts } from "../../core/profile/local-facts.ts";
+import { type HeightsFile, heightsOf } from "../../core/rehearsal/heights-file.ts";
 import { offeredBy } from "../../core/rehearsal/page-scene.ts";
 import { buttonHeight, layRows } from "../../core/rehearsal/scene.ts";
 import { type Band, type BandLimits, bands } from "../../core/settings/band.ts";
@@ -12,25 +13,31 @@ import { awaitingRules } from "./early.ts";
 /** The style sheet whose name never changes. */
 export const spaceName = "trellis-space.css";
 
+/** What a browser has measured before. */
+interface KnownHeights {
+  measured?: PanelHeights["heights"] | undefined;
+  /** Of a shop’s folder. */
+  heights?: HeightsFile | undefined;
+}
+
 /**
  * A small style sheet that reserves the space of elements that have only a name until they are filled. A panel has the
  * height it has on the first page with it.
  * @param boots the pages of the handoff
- * @param measured by panel, the heights of a page's panels on a band that a browser has measured
+ * @param known heights that a browser has measured; the others are estimated
  */
 export function spaceSheet(
   boots: readonly Boot[],
   limits: BandLimits,
   facts: LocalFacts,
-  measured: (page: string, band: Band) => ReadonlyMap<string, Measure>,
+  known: KnownHeights = {},
 ): string {
   const queries = bandQueries(limits);
   const first = new Map<string, { one: PagePanel; boot: Boot }>();
   for (const boot of boots) for (const one of boot.panels) if (!first.has(one.slug)) first.set(one.slug, { one, boot });
   const rules = bands.map((band) => {
     const heights = [...first.values()].flatMap(({ one, boot }) => {
-      const known = measured(boot.page.address, band).get(one.slug)?.panel;
-      const height = Math.round(known ?? heightOn(one, boot, band, facts));
+      const height = Math.round(known.measured?.[one.slug]?.[band] ?? heightOn(one, boot, band, facts, known.heights));
       return height > 0 ? [`trellis-panel[name="${one.slug}"]:empty { min-height: ${height}px; }`] : [];
     });
     return heights.length > 0 ? `@media ${queries[band]} {\n${heights.join("\n")}\n}` : "";
@@ -45,12 +52,20 @@ export function spaceSheet(
   ].join("\n");
 }
 
-/** The estimated height that a panel takes on its page, in CSS px. */
-function heightOn(one: PagePanel, { page }: Boot, band: Band, facts: LocalFacts): number {
+/** The height that a panel takes on its page, in CSS px: of the file if it is open and measured, else estimated. */
+function heightOn(
+  one: PagePanel,
+  { page }: Boot,
+  band: Band,
+  facts: LocalFacts,
+  heights: HeightsFile | undefined,
+): number {
   const { form, slot } = placementFacts[placeOf(one, band)];
   if (form === "hidden" || slot === "nothing") return 0;
   if (form === "folded") return buttonHeight;
   if (form === "drawer") return behaviourOn(one.panel, band).buttonPlace === "float" ? 0 : buttonHeight;
+  const measured = heights && heightsOf(heights, page.address, band, new Map([[one.slug, one.panel]])).get(one.slug);
+  if (measured) return measured.panel;
   const offered = offeredBy(facts, one.panel.rows, band, page.within);
   return layRows(
     one.panel,

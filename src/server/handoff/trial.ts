@@ -1,3 +1,4 @@
+import type { PanelHeights } from "../../core/api/panel-heights.ts";
 import type { ShopFiles } from "../../core/shop/archive/shop-files.ts";
 import type { WholeShop } from "../../core/shop/archive/whole-shop.ts";
 import { defaultSite } from "../../core/shop/site.ts";
@@ -10,6 +11,8 @@ export const trialFolder = "trial/";
 interface ShopState {
   whole: WholeShop;
   edition: number | undefined;
+  /** Measured heights of its panels. */
+  measured?: PanelHeights["heights"] | undefined;
 }
 
 /** The share of the tabs in a text; undefined unless it is a number between 0 and 1. @param text default: a half */
@@ -20,24 +23,24 @@ export function trialShare(text = "0.5"): number | undefined {
 
 /**
  * A handoff with a second edition in a folder of its own, for a share of the tabs.
- * @param wishes for both; measured heights are those of the first
+ * @param wishes for both
  * @throws HttpError
  */
 export async function makeWithTrial(
   main: ShopState,
   second: ShopState,
   share: number,
-  wishes: HandoffWishes,
+  wishes: Omit<HandoffWishes, "edition" | "measured" | "heights" | "trial">,
 ): Promise<Handoff> {
-  const { heights, ...both } = wishes;
   const at = (wishes.site?.at ?? main.whole.shop.site?.at ?? defaultSite.at) + trialFolder;
   const made = await makeHandoff(main.whole, {
-    ...both,
-    heights,
+    ...wishes,
     edition: main.edition,
+    measured: main.measured,
     trial: { at: trialFolder, share },
   });
-  const other = await makeHandoff(second.whole, { ...both, edition: second.edition, site: { ...wishes.site, at } });
+  const { whole, ...state } = second;
+  const other = await makeHandoff(whole, { ...wishes, ...state, site: { ...wishes.site, at } });
   return { ...made, files: withTrial(made.files, other.files) };
 }
 

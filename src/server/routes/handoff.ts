@@ -2,6 +2,8 @@ import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Hono } from "hono";
 import { LRUCache } from "lru-cache";
 import type { HandoffPreview } from "../../core/api/handoff.ts";
+import { panelHeights } from "../../core/api/panel-heights.ts";
+import { limits } from "../../core/sanitize/limits.ts";
 import type { ShopFiles } from "../../core/shop/archive/shop-files.ts";
 import { zipFolder } from "../../core/shop/archive/zip.ts";
 import { shopKind } from "../../core/shop/kind.ts";
@@ -11,10 +13,10 @@ import { type Handoff, idsName, makeHandoff } from "../handoff/make.ts";
 import { makeWithTrial, trialShare } from "../handoff/trial.ts";
 import { HttpError } from "../http-error.ts";
 import { readDocument, versionOf } from "../store/documents.ts";
-import { stateOf } from "../store/editions.ts";
+import { heightsOfEdition, noEdition, stateOf, storeHeights } from "../store/editions.ts";
 import type { Shop } from "../store/tables/shop.ts";
 import type { Costs } from "./cost.ts";
-import { attachment, shopOf, stateIn } from "./request.ts";
+import { attachment, bodyOf, limit, parsedBody, shopOf, stateIn } from "./request.ts";
 
 /** Address of a site that already has a shop's handoff; undefined if there is none. */
 export type StandIn = (shop: string) => string | undefined;
@@ -36,23 +38,32 @@ export function handoffRoutes(fork: () => SqlEntityManager, standIn: StandIn, { 
   // Cached, so that the downloaded files are those in the preview.
   const made = new LRUCache<CacheKey, Promise<Handoff>>({ max: 3 });
 
-  async function handoffOf(slug: string, of: string | undefined): Promise<{ slug: string; handoff: Handoff }> {
+  interface Made {
+    slug: string;
+    handoff: Handoff;
+    /** Whether a browser has measured the heights of its panels. */
+    measured: boolean;
+  }
+
+  async function handoffOf(slug: string, of: string | undefined): Promise<Made> {
     const em = fork();
     const shop = await shopOf(em, slug);
     const which = stateIn(of);
     const site = await siteNow(em, shop);
-    const key = cacheKey("designers", "handoff", shop.id, which, await versionOf(em, shop, shopKind));
+    const measured = which === "draft" ? undefined : await heightsOfEdition(em, shop, which);
+    const version = await versionOf(em, shop, shopKind);
+    const key = cacheKey("designers", "handoff", shop.id, which, version, JSON.stringify(measured));
     const known = which === "draft" ? undefined : made.get(key);
     const handoff =
       known ??
       stateOf(em, shop, which).then((whole) =>
-        makeHandoff(whole, { site, edition: which === "draft" ? undefined : which }),
+        makeHandoff(whole, { site, edition: which === "draft" ? undefined : which, measured }),
       );
     if (which !== "draft") {
       made.set(key, handoff);
       handoff.catch(() => made.delete(key));
     }
-    return { slug: shop.slug, handoff: await handoff };
+    return { slug: shop.slug, handoff: await handoff, measured: measured !== undefined };
   }
 
   /** The files of a state with a second edition beside it. */
@@ -69,13 +80,14 @@ export function handoffRoutes(fork: () => SqlEntityManager, standIn: StandIn, { 
     const read = async (state: typeof which) => ({
       whole: await stateOf(em, shop, state),
       edition: state === "draft" ? undefined : state,
+      measured: state === "draft" ? undefined : await heightsOfEdition(em, shop, state),
     });
     const { files } = await makeWithTrial(await read(which), await read(second), share, { site });
     return files;
   }
 
   app.get("/shops/:shop/handoff", long, async (c) => {
-    const { slug, handoff } = await handoffOf(c.req.param("shop"), c.req.query("of"));
+    const { slug, handoff, measured } = await handoffOf(c.req.param("shop"), c.req.query("of"));
     const { report, tags, pieces, product } = handoff;
     const seen = standIn(slug);
     return c.json({
@@ -83,6 +95,7 @@ export function handoffRoutes(fork: () => SqlEntityManager, standIn: StandIn, { 
       tags,
       pages: Object.entries(pieces).map(([address, names]) => ({ address, pieces: Object.keys(names) })),
       product,
+      measured,
       ...(seen === undefined ? {} : { seen }),
     } satisfies HandoffPreview);
   });
@@ -96,6 +109,17 @@ export function handoffRoutes(fork: () => SqlEntityManager, standIn: StandIn, { 
     const { slug, handoff } = await handoffOf(asked, of);
     return attachment(zipFolder(handoff.files), "application/zip", `${slug}-trellis.zip`);
   });
+  // What a browser has measured on the edition’s pages.
+  app.put("/shops/:shop/editions/:n/heights", limit(limits.document), async (c) => {
+    const em = fork();
+    const shop = await shopOf(em, c.req.param("shop"));
+    const n = stateIn(c.req.param("n"));
+    if (n === "draft") throw noEdition(0);
+    const { heights } = parsedBody(panelHeights, await bodyOf(c.req.raw));
+    await storeHeights(em, shop, n, heights);
+    return c.body(null, 204);
+  });
+
   app.get("/shops/:shop/handoff/ids.csv", long, async (c) => {
     const { slug, handoff } = await handoffOf(c.req.param("shop"), c.req.query("of"));
     return attachment(new Uint8Array(handoff.files.get(idsName) ?? []), "text/csv; charset=utf-8", `${slug}-ids.csv`);

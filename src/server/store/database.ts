@@ -13,6 +13,7 @@ import { Removed } from "../migrations/2026-11-27-removed.ts";
 import { PastCatalogues } from "../migrations/2026-11-28-past-catalogues.ts";
 import { StepTimes } from "../migrations/2026-11-30-step-times.ts";
 import { Visits } from "../migrations/2026-11-30-visits.ts";
+import { PanelHeights } from "../migrations/2026-12-01-panel-heights.ts";
 import { Previews } from "../migrations/2026-12-01-previews.ts";
 import { backUp, completeRestore } from "./backup.ts";
 import { checkFile, writeApplicationId } from "./check-file.ts";
@@ -38,6 +39,7 @@ const migrations = [
   { name: "2026-11-30-step-times", class: StepTimes },
   { name: "2026-11-30-visits", class: Visits },
   { name: "2026-12-01-previews", class: Previews },
+  { name: "2026-12-01-panel-heights", class: PanelHeights },
 ];
 
 /** Names of all migrations, the oldest first. */

@@ -1,5 +1,6 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import type { EditionSummary } from "../../core/api/edition.ts";
+import type { PanelHeights } from "../../core/api/panel-heights.ts";
 import { type EditionManifest, editionFormat } from "../../core/shop/archive/edition-manifest.ts";
 import type { WholeShop } from "../../core/shop/archive/whole-shop.ts";
 import { eachDocument } from "../../core/shop/documents.ts";
@@ -96,6 +97,28 @@ export async function stateOf(em: SqlEntityManager, shop: Shop, which: number | 
   const edition = await findEdition(em, shop, which);
   if (!edition) throw noEdition(which);
   return openSnapshot(em, keyOf(edition), edition);
+}
+
+/** The measured heights of an edition’s panels; undefined before they are measured. @throws HttpError if there is none */
+export async function heightsOfEdition(
+  em: SqlEntityManager,
+  shop: Pick<Shop, "id">,
+  n: number,
+): Promise<PanelHeights["heights"] | undefined> {
+  const edition = await findEdition(em, shop, n);
+  if (!edition) throw noEdition(n);
+  return edition.heights ?? undefined;
+}
+
+/** Stores the measured heights of an edition’s panels. @throws HttpError if there is no such edition */
+export async function storeHeights(
+  em: SqlEntityManager,
+  shop: Pick<Shop, "id">,
+  n: number,
+  heights: PanelHeights["heights"],
+): Promise<void> {
+  const stored = await write(em, (tx) => tx.nativeUpdate(EditionSchema, { shop: shop.id, n }, { heights }));
+  if (stored === 0) throw noEdition(n);
 }
 
 /** The source of the pages of a shop's state. @throws Fault if there is no such edition */

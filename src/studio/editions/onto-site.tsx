@@ -13,8 +13,10 @@ import { TextControl } from "../controls/text-control.tsx";
 import { Fault } from "../shell/alert.tsx";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { Snippet } from "../shell/snippet.tsx";
+import { MeasureHeights } from "./measure-heights.tsx";
+import { panelNames } from "./panel-names.ts";
 import { SiteChecks } from "./site-checks.tsx";
-import { type EditionState, stateName, useHandoff } from "./use-editions.ts";
+import { type EditionState, stateName, useHandoff, useMeasuredHeights } from "./use-editions.ts";
 
 const kB = (bytes: number): string => `${(bytes / 1000).toFixed(1)} kB`;
 
@@ -30,7 +32,9 @@ export function OntoSite({ editions }: { editions: readonly EditionSummary[] }) 
   const trial = wanted !== undefined && tried.includes(wanted) ? wanted : undefined;
   const site = useShopSettings(siteOf);
   const saved = useStore(settings, ({ saving }) => saving === "saved");
-  const { data, error, isLoading } = useHandoff(shop.slug, of, saved ? site : undefined);
+  const made = useHandoff(shop.slug, of, saved ? site : undefined);
+  const { data, error, isLoading } = made;
+  const heights = useMeasuredHeights(shop.slug, of, made);
   return (
     <section aria-label="Handoff" className="flex min-h-0 flex-1 flex-col gap-5 overflow-y-auto px-6 py-5">
       <div className="flex flex-wrap items-end justify-between gap-3">
@@ -93,14 +97,23 @@ export function OntoSite({ editions }: { editions: readonly EditionSummary[] }) 
       </div>
       <SiteSettings site={site} />
       <p role="status" className="text-[13px] text-quiet">
-        {error ? null : data ? <Sizes report={data.report} /> : isLoading || !saved ? "Preparing the files…" : null}
+        {error ? null : data ? <Sizes report={data.report} /> : isLoading || !saved ? "Preparing the files…" : null}{" "}
+        {data ? heightWords[heights.state] : null}
       </p>
+      {heights.wanted ? <MeasureHeights key={heights.wanted.edition} shop={shop.slug} {...heights.wanted} /> : null}
       <Fault text={error?.message} />
       {data ? <Ways slug={shop.slug} of={of} preview={data} site={site} /> : null}
       <SiteChecks />
     </section>
   );
 }
+
+/** What is known of the space that pages keep free for panels that are pasted as a line. */
+const heightWords = {
+  measured: "The space that pages keep free for panels is measured.",
+  measuring: "Measuring the space that pages keep free for panels…",
+  estimated: "The space that pages keep free for panels is estimated.",
+} as const;
 
 function Sizes({ report: { panels, pages, displays, sizes } }: Pick<HandoffPreview, "report">) {
   const much = sizes.script > scriptAim;
@@ -187,7 +200,7 @@ interface WaysProps {
 /** The code for a site's pages, to copy. */
 function Ways({ slug, of, preview, site }: WaysProps) {
   const { tags, pages, product } = preview;
-  const panels = [...new Set(pages.flatMap(({ pieces }) => pieces.filter(isPanel)))];
+  const panels = [...new Set(pages.flatMap(({ pieces }) => panelNames(pieces)))];
   const [way, setWay] = useState<Way>("line");
   const [chosen, choose] = useState<{ panel?: string; page?: string }>({});
   const panel = panels.find((name) => name === chosen.panel) ?? panels[0] ?? "";
@@ -256,7 +269,6 @@ function Ways({ slug, of, preview, site }: WaysProps) {
   );
 }
 
-const isPanel = (name: string): boolean => name !== "listing" && !name.includes(".");
 const folder = (address = "/"): string => (address === "/" ? "/index" : address);
 
 interface SelectProps {

@@ -1,10 +1,12 @@
-import useSWR from "swr";
+import { useCallback, useState } from "react";
+import useSWR, { type SWRResponse } from "swr";
 import type { EditionSummary } from "../../core/api/edition.ts";
 import type { HandoffPreview } from "../../core/api/handoff.ts";
+import type { PanelHeights } from "../../core/api/panel-heights.ts";
 import type { Difference } from "../../core/document/differences.ts";
 import type { Checked } from "../../core/report/check-shop.ts";
 import type { Site } from "../../core/shop/shop-schema.ts";
-import { type ApiError, request, shopPath } from "../api.ts";
+import { ApiError, request, sendJson, shopPath } from "../api.ts";
 
 /** A state of the shop: the draft, or an edition by its number. */
 export type EditionState = number | "draft";
@@ -47,3 +49,32 @@ export const useHandoff = (shop: string, of: EditionState, site: Site | undefine
 /** Prefix of the addresses of a state's pages. */
 export const editionBase = (shop: string, state: EditionState): string =>
   state === "draft" ? `/draft/${encodeURIComponent(shop)}` : `/edition/${encodeURIComponent(shop)}/${state}`;
+
+/**
+ * Whether the heights of a handoff’s panels are measured, and what to measure if they are not. A draft changes, so its
+ * heights stay estimated; so do those of an edition that could not be measured or stored.
+ */
+export function useMeasuredHeights(
+  shop: string,
+  of: EditionState,
+  { data, mutate }: SWRResponse<HandoffPreview, ApiError>,
+) {
+  const [failed, setFailed] = useState<EditionState>();
+  const done = useCallback(
+    async (heights: PanelHeights["heights"] | undefined) => {
+      try {
+        if (!heights) return setFailed(of);
+        await sendJson("PUT", `${shopPath(shop)}/editions/${of}/heights`, { heights });
+        await mutate();
+      } catch (error) {
+        if (!(error instanceof ApiError)) throw error;
+        setFailed(of);
+      }
+    },
+    [shop, of, mutate],
+  );
+  const wanted = data && !data.measured && of !== "draft" && failed !== of;
+  return wanted
+    ? ({ state: "measuring", wanted: { edition: of, pages: data.pages, done } } as const)
+    : ({ state: data?.measured ? "measured" : "estimated", wanted: undefined } as const);
+}

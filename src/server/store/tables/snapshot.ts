@@ -1,4 +1,5 @@
 import { EntitySchema, type Ref } from "@mikro-orm/core";
+import type { PanelHeights } from "../../../core/api/panel-heights.ts";
 import type { NotePlace } from "../../../core/api/preview.ts";
 import { ofShop, type Shop } from "./shop.ts";
 
@@ -19,6 +20,8 @@ export interface Edition extends Snapshot {
   /** From 1, in order of publication. */
   n: number;
   note: string;
+  /** Heights of its panels, once a browser has measured them. */
+  heights?: PanelHeights["heights"] | null;
 }
 
 /** A copy of the draft that is shared for review. */
@@ -61,7 +64,12 @@ export const EditionSchema: EntitySchema<Edition> = new EntitySchema<Edition>({
   name: "Edition",
   tableName: "edition",
   uniques: [{ properties: ["shop", "n"] }],
-  properties: { ...ofSnapshot, n: { type: "integer" }, note: { type: "string" } },
+  properties: {
+    ...ofSnapshot,
+    n: { type: "integer" },
+    note: { type: "string" },
+    heights: { type: "json", nullable: true },
+  },
 });
 
 export const PreviewSchema: EntitySchema<Preview> = new EntitySchema<Preview>({
