@@ -42,7 +42,7 @@ test("the space that lines keep free for panels is what the panels take up on th
 
   await page.goto(`/shops/${shop}/editions`);
   await page.getByRole("button", { name: "Handoff" }).click();
-  await expect(page.getByText("The space that pages keep free for panels is measured.")).toBeVisible();
+  await expect(page.getByText("Panel heights are measured, so pages keep still while a panel loads.")).toBeVisible();
   const measured = await reserved(request, shop, slug);
   expect(measured).not.toEqual(estimated);
 

@@ -32,6 +32,3 @@ export const handoffPreview = exact({
 
 export type HandoffReport = InferType<typeof handoffReport>;
 export type HandoffPreview = InferType<typeof handoffPreview>;
-
-/** Target for the size of the script that runs before panels respond, for six displays, in bytes gzipped. */
-export const scriptAim = 20_000;

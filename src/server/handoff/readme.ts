@@ -1,4 +1,4 @@
-import { type HandoffReport, scriptAim } from "../../core/api/handoff.ts";
+import type { HandoffReport } from "../../core/api/handoff.ts";
 import type { Site } from "../../core/shop/shop-schema.ts";
 
 interface Said {
@@ -138,7 +138,7 @@ or looks have changed.
 
 ## Sizes
 
-Script ${kB(script)} for ${report.displays.length} displays (aim: ${kB(scriptAim)} for six), style sheet ${kB(style)}, shop ${kB(facts)}: panels respond
+Script ${kB(script)} for ${report.displays.length} displays, style sheet ${kB(style)}, shop ${kB(facts)}: panels respond
 once these have loaded. Then follow the engine ${kB(engine)}, the catalogue ${kB(catalogue)} and the card data ${kB(cards)}. All sizes are gzipped. ${report.panels} ${report.panels === 1 ? "panel" : "panels"} on ${report.pages} ${report.pages === 1 ? "page" : "pages"}.
 `;
 }

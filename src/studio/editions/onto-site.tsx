@@ -2,7 +2,7 @@ import { Download, ExternalLink } from "lucide-react";
 import { useState } from "react";
 import { useStore } from "zustand";
 import type { EditionSummary } from "../../core/api/edition.ts";
-import { type HandoffPreview, scriptAim } from "../../core/api/handoff.ts";
+import type { HandoffPreview } from "../../core/api/handoff.ts";
 import { isFacetable } from "../../core/catalogue/field.ts";
 import { setSite } from "../../core/shop/edit.ts";
 import type { Site } from "../../core/shop/shop-schema.ts";
@@ -108,21 +108,20 @@ export function OntoSite({ editions }: { editions: readonly EditionSummary[] }) 
   );
 }
 
-/** What is known of the space that pages keep free for panels that are pasted as a line. */
+/** What is known of the heights that pages reserve for panels pasted as a line. */
 const heightWords = {
-  measured: "The space that pages keep free for panels is measured.",
-  measuring: "Measuring the space that pages keep free for panels…",
-  estimated: "The space that pages keep free for panels is estimated.",
+  measured: "Panel heights are measured, so pages keep still while a panel loads.",
+  measuring: "Measuring panel heights, so that pages keep still while a panel loads…",
+  estimated: "Panel heights are estimated: pages may jump a little while a panel loads.",
 } as const;
 
 function Sizes({ report: { panels, pages, displays, sizes } }: Pick<HandoffPreview, "report">) {
-  const much = sizes.script > scriptAim;
   return (
     <>
       {panels} {panels === 1 ? "panel" : "panels"} on {pages} {pages === 1 ? "page" : "pages"}. Gzipped: script{" "}
-      <b className={much ? "text-error" : "text-success"}>{kB(sizes.script)}</b> for {displays.length} displays
-      {much ? ` (aim ${kB(scriptAim)})` : ""}, engine {kB(sizes.engine)}, style sheet {kB(sizes.style)}, catalogue{" "}
-      {kB(sizes.catalogue)}, what cards show {kB(sizes.cards)}.
+      {kB(sizes.script)} for {displays.length} {displays.length === 1 ? "display" : "displays"}, engine{" "}
+      {kB(sizes.engine)}, style sheet {kB(sizes.style)}, catalogue {kB(sizes.catalogue)}, what cards show{" "}
+      {kB(sizes.cards)}.
     </>
   );
 }
