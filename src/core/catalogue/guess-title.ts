@@ -3,6 +3,7 @@ import { parseDay, parseNumber } from "./field-kinds.ts";
 import { identity } from "./identity.ts";
 import { isNumberWith } from "./numbers/plain-number.ts";
 import type { ColumnMapping, Reading } from "./reading-schema.ts";
+import { spreadSample } from "./sample.ts";
 import type { Table } from "./table.ts";
 
 /** Column roles that may still serve as the title. */
@@ -20,7 +21,7 @@ const longest = 90;
  * @returns its index; -1 if no column holds words
  */
 export function guessTitle({ header, records }: Pick<Table, "header" | "records">, reading: Reading): number {
-  const sample = records.slice(0, looked);
+  const sample = spreadSample(records, looked);
   let best = { at: -1, score: 0 };
   reading.forEach(({ as }, at) => {
     if (!naming.has(as)) return;

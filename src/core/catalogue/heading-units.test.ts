@@ -13,9 +13,10 @@ const fieldsOf = ({ fields }: ReturnType<typeof read>) =>
 
 describe("units in headings", () => {
   it("are those that end them", () => {
-    const found = ["Length (mm)", "Gewicht [kg]", "Height in cm", "weight_kg", "Power (kWh)", "Masse (g)"].map(
-      headingUnit,
-    );
+    const found = [
+      ...["Length (mm)", "Gewicht [kg]", "Height in cm", "weight_kg", "Power (kWh)", "Masse (g)"],
+      ...["body_mass_g", "weight (lb)", "0-60 mph (s)", "elevation_ft", "Fläche [m2]", "Screen (in)", "Volume (L)"],
+    ].map(headingUnit);
     expect(found).toEqual([
       { name: "Length", unit: "mm" },
       { name: "Gewicht", unit: "kg" },
@@ -23,9 +24,22 @@ describe("units in headings", () => {
       { name: "weight", unit: "kg" },
       { name: "Power", unit: "kWh" },
       { name: "Masse", unit: "g" },
+      { name: "body_mass", unit: "g" },
+      { name: "weight", unit: "lb" },
+      { name: "0-60 mph", unit: "s" },
+      { name: "elevation", unit: "ft" },
+      { name: "Fläche", unit: "m²" },
+      { name: "Screen", unit: "in" },
+      { name: "Volume", unit: "l" },
     ]);
     for (const other of [
       "size_m",
+      "checked_in",
+      "Born in MI",
+      "Model (S)",
+      "Chest (M)",
+      "Chest (L)",
+      "rate_s",
       "Born in Rome",
       "(mm)",
       "Price (net)",

@@ -26,11 +26,17 @@ function mostFit(cells: readonly string[], fits: (cell: string) => boolean): boo
 
 const whole: readonly ColumnMapping["as"][] = ["product_id", "sku", "title", "description", "image"];
 
-/** Suggests the notation of a column's cells: of numbers, units, dates, levels and lists, and the kind where cells alone don't show it. */
+/**
+ * Suggests the notation of a column's cells: of numbers, units, dates, levels and lists, and the kind where cells alone
+ * don't show it.
+ * @param cells a sample, without empty ones
+ * @param every whether all cells of the column fit, empty ones included
+ */
 export function suggestNotation(
   { as }: ColumnMapping,
   heading: string,
   cells: readonly string[],
+  every: (fits: (cell: string) => boolean) => boolean,
 ): Partial<ColumnMapping> {
   if (cells.length === 0 || whole.includes(as)) return {};
   if (as === "category") {
@@ -39,7 +45,7 @@ export function suggestNotation(
   }
   const isAttribute = as === "attribute";
   if (isAttribute && areCodes(cells)) return { kind: "text", ...listMark(cells) };
-  if (isAttribute && areBits(cells)) return { kind: "yes-no" };
+  if (isAttribute && areBits(cells) && every((cell) => ["", "0", "1"].includes(cell))) return { kind: "yes-no" };
   if (isAttribute && areObjects(cells)) return { as: "skip" };
   const years = isAttribute ? yearsIn(heading, cells) : undefined;
   if (years) return years;

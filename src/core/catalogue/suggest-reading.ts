@@ -5,6 +5,7 @@ import { headingWords } from "./heading-words.ts";
 import { identity } from "./identity.ts";
 import { plainReading } from "./reading.ts";
 import type { ColumnMapping, Reading } from "./reading-schema.ts";
+import { spreadSample } from "./sample.ts";
 import { splitCapitals } from "./shown-name.ts";
 import { availabilityOf, stockWord } from "./stock-words.ts";
 import { suggestNotation } from "./suggest-notation.ts";
@@ -51,10 +52,10 @@ const fewestKnown = 0.5;
 
 /**
  * Suggests how to read a table's columns: their roles from the headings, and the notation of numbers, dates and lists
- * from the first cells.
+ * from a sample of the cells.
  */
 export function suggestReading({ header, records }: Pick<Table, "header" | "records">): Reading {
-  const sample = records.slice(0, looked);
+  const sample = spreadSample(records, looked);
   const cellsAt = (at: number) => sample.map(({ cells }) => cells[at]?.trim() ?? "").filter((cell) => cell !== "");
   const roles = withWordsAsCategory(suggestRoles(header), cellsAt);
   const reading = withPrice(withStock(roles, header, cellsAt), cellsAt).map(
@@ -63,7 +64,9 @@ export function suggestReading({ header, records }: Pick<Table, "header" | "reco
         ? column
         : {
             ...column,
-            ...suggestNotation(column, header[at] ?? "", cellsAt(at)),
+            ...suggestNotation(column, header[at] ?? "", cellsAt(at), (fits) =>
+              records.every(({ cells }) => fits(cells[at]?.trim() ?? "")),
+            ),
           },
   );
   return withTitles({ header, records }, reading);

@@ -95,44 +95,52 @@ export function convertMeasure(text: string, unit: string, decimal?: DecimalMark
     : undefined;
 }
 
-/** Further units that headings name. */
-const others = ["°c", "°f", "w", "kw", "kwh", "v", "hz", "lm", "kcal", "kj"];
-const written: Readonly<Record<string, string>> = {
-  "°c": "°C",
-  "°f": "°F",
-  w: "W",
-  kw: "kW",
-  kwh: "kWh",
-  v: "V",
-  hz: "Hz",
-  kj: "kJ",
+/** Further units that headings name, as they are shown. */
+const shown: Readonly<Record<string, string>> = {
+  ...{ "°c": "°C", "°f": "°F", w: "W", kw: "kW", kwh: "kWh", v: "V", hz: "Hz", lm: "lm", kcal: "kcal", kj: "kJ" },
+  ...{ lb: "lb", lbs: "lb", oz: "oz", ft: "ft", in: "in", mi: "mi", s: "s", sec: "s", h: "h", hrs: "h" },
+  ...{ mph: "mph", "km/h": "km/h", kmh: "km/h", mpg: "mpg", hp: "hp", ps: "PS", rpm: "rpm", cc: "cc" },
+  ...{ "cm³": "cm³", cm3: "cm³", "m³": "m³", m3: "m³", "cm²": "cm²", cm2: "cm²", "m²": "m²", m2: "m²" },
+  ...{ ah: "Ah", mah: "mAh", mb: "MB", gb: "GB", tb: "TB", px: "px", db: "dB", bar: "bar", psi: "psi", "%": "%" },
 };
-const known: ReadonlySet<string> = new Set([...others, ...scales.flatMap((scale) => Object.keys(scale))]);
+const known: ReadonlySet<string> = new Set([...Object.keys(shown), ...scales.flatMap((scale) => Object.keys(scale))]);
+
+/** Units that are other words or abbreviations, too, so that they count in brackets only. */
+const inBrackets: ReadonlySet<string> = new Set(["in", "mi", "ps", "bar", "s", "sec", "h", "cc", "mb"]);
+
+/** What is measured in units of one letter, which alone may be anything after `_` or as a capital. Common practice, no source. */
+const quantities: Readonly<Record<string, RegExp>> = {
+  g: /mass|weight|gewicht|poids|peso/i,
+  m: /height|length|width|depth|altitude|elevation|distance|höhe|länge|breite|tiefe/i,
+  l: /volume|capacity|inhalt|volumen|contenance/i,
+  w: /power|leistung|watt|puissance/i,
+};
 
 /** Words of headings whose numbers are for each of a unit, and not in it. Common practice, no source. */
 const perUnit =
   /(?:^|[^\p{L}])(?:per|pro|par|por|je|price|preis|prix|precio|prezzo|prijs|cost|costs|kosten)(?:[^\p{L}]|$)/iu;
 
 /**
- * A heading that ends with the unit of its numbers, such as “Length (mm)”, “Gewicht [kg]”, “height in cm” or
- * `weight_kg`: its name and the unit; undefined for any other. One letter alone after `_` may be anything.
+ * A heading that ends with the unit of its numbers, such as “Length (mm)”, “Gewicht [kg]”, “height in cm”,
+ * `weight_kg` or `body_mass_g`: its name and the unit; undefined for any other.
  */
 export function headingUnit(heading: string): { name: string; unit: string } | undefined {
   const text = heading.trim();
   const before = (mark: string, from = 0): [name: string, unit: string] => {
     const at = text.lastIndexOf(mark);
-    return at > 0 ? [text.slice(0, at), text.slice(at + mark.length, text.length - from)] : ["", ""];
+    return at > 0 ? [text.slice(0, at).trim(), text.slice(at + mark.length, text.length - from).trim()] : ["", ""];
   };
-  const [name, unit] = text.endsWith(")")
-    ? before("(", 1)
-    : text.endsWith("]")
-      ? before("[", 1)
-      : text.includes(" in ")
-        ? before(" in ")
-        : before("_");
-  const plain = unit.trim().toLowerCase();
-  const isClear = (plain.length > 1 || !text.endsWith(`_${unit}`)) && !perUnit.test(name);
-  return isClear && known.has(plain) ? { name: name.trim(), unit: written[plain] ?? plain } : undefined;
+  const isBracketed = /[)\]]$/.test(text);
+  const [name, unit] = isBracketed
+    ? before(text.endsWith(")") ? "(" : "[", 1)
+    : before(text.includes(" in ") ? " in " : "_");
+  const plain = unit.toLowerCase();
+  if (name === "" || !known.has(plain) || perUnit.test(name)) return undefined;
+  if (!isBracketed && inBrackets.has(plain)) return undefined;
+  // A capital may be a size, as in “Chest (M)”.
+  const isVague = text.endsWith(`_${unit}`) || /^[A-UX-Z]$/.test(unit);
+  if (plain.length === 1 && isVague && !quantities[plain]?.test(name)) return undefined;
+  return { name, unit: shown[plain] ?? plain };
 }
 
 /** Whether all of some units can be converted to one of them. */
