@@ -1,4 +1,5 @@
 import "./studio.css";
+import "./head-start.ts";
 import { createRoot } from "react-dom/client";
 import { createBrowserRouter, RouterProvider, redirect } from "react-router";
 import { Toaster } from "sonner";
