@@ -22,19 +22,73 @@ const measureScript: Plugin = {
   },
 };
 
+/** The script that runs first, with what it needs. */
+const first = /\/src\/studio\/(?:head-start|ahead|view-scripts)\.ts$|preload-helper/;
+
+/** The tool's own modules and icons, but for what the application's first script says when there is no view. */
+const ours = /\/src\/(?!studio\/shell\/(?:not-here|failed-view))|lucide-react/;
+
+/** Packages that take long to load, and that only some views need. */
+const large = ["css-tree", "sanitize-html", "culori", "chart.js", "ufuzzy", "react-virtual"];
+interface Graph {
+  getModuleInfo(id: string): { importedIds: readonly string[] } | null;
+}
+
+const needed = new Map<string, ReadonlySet<string>>();
+
+/** The large packages that a module needs, itself or by what it imports. */
+function needs(id: string, graph: Graph): ReadonlySet<string> {
+  const known = needed.get(id);
+  if (known) return known;
+  const found = new Set(large.filter((name) => id.includes(`/${name}/`)));
+  // Circles of imports in packages end here.
+  needed.set(id, found);
+  if (found.size === 0)
+    for (const other of graph.getModuleInfo(id)?.importedIds ?? [])
+      for (const name of needs(other, graph)) found.add(name);
+  return found;
+}
+
+/** The file that a shared module belongs to. */
+const sharedBy = (id: string, graph: Graph): string => ["shared", ...[...needs(id, graph)].sort()].join("-");
+
+/** Puts the script that runs first at the head of the page, without waiting for the style sheet. */
+const headStart: Plugin = {
+  name: "head-start",
+  buildStart() {
+    if (this.environment.mode === "build")
+      this.emitFile({ type: "chunk", id: "src/studio/head-start.ts", name: "head-start" });
+  },
+  transformIndexHtml: {
+    order: "post",
+    handler(_html, { bundle }) {
+      // The entry's own file only imports the one with the code, which others import, too.
+      const built = Object.values(bundle ?? {}).find(
+        (one) => one.type === "chunk" && one.moduleIds.some((id) => id.endsWith("/head-start.ts")),
+      );
+      const src = built ? `/${built.fileName}` : "/head-start.ts";
+      return [{ tag: "script", attrs: { type: "module", async: true, src }, injectTo: "head-prepend" }];
+    },
+  },
+};
+
 /** The designer's application. The storefront that shoppers get has a build of its own. */
 export default defineConfig({
   root: "src/studio",
   publicDir: false,
-  plugins: [react({ exclude: /src\/storefront/ }), tailwind(), measureScript, packed],
+  plugins: [react({ exclude: /src\/storefront/ }), tailwind(), headStart, measureScript, packed],
   build: {
     outDir: "../../dist/studio",
     emptyOutDir: true,
     rolldownOptions: {
       output: {
-        // What several views share comes as one file: fifty small ones wait longer than they take.
+        // What several views share comes as few files, since fifty small ones wait longer than they take: one for each
+        // set of large packages that its modules need, so that views without these do not wait for them.
         codeSplitting: {
-          groups: [{ name: "shared", minShareCount: 3, test: /\/src\/|lucide-react/ }],
+          groups: [
+            { name: "head-start", test: first },
+            { name: sharedBy, minShareCount: 3, test: ours },
+          ],
           includeDependenciesRecursively: false,
         },
       },

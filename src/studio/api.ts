@@ -3,6 +3,7 @@ import type { Removed, ShopSummary } from "../core/api/shop.ts";
 import type { ToolState } from "../core/api/tool.ts";
 import type { Problem } from "../core/catalogue/problem.ts";
 import type { KindName } from "../core/shop/kinds.ts";
+import { responseTo, send } from "./ahead.ts";
 
 /** An unsuccessful response of the server. */
 export class ApiError extends Error {
@@ -17,14 +18,11 @@ export class ApiError extends Error {
   }
 }
 
-/** Maximum time for a response, in ms; a server that hangs is reported like one that is unreachable. */
-const longest = 60_000;
-
 /** Sends a request to the server. @throws ApiError */
 export async function request<T>(path: string, init?: RequestInit): Promise<T> {
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, { signal: AbortSignal.timeout(longest), ...init });
+    response = await (init ? send(`/api${path}`, init) : responseTo(`/api${path}`));
   } catch (error) {
     const late = error instanceof DOMException && error.name === "TimeoutError";
     throw new ApiError(

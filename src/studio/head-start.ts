@@ -1,18 +1,19 @@
-/** Fetches what every view of a shop needs, while the view's own script is still loading. */
-import { matchPath } from "react-router";
-import { preload } from "swr";
-import { documentPath, request, shopPath, sourceAddress } from "./api.ts";
-import { startDeskAhead } from "./desk/open-desk.ts";
+/**
+ * Runs before the application's own script, and starts what the view at this address waits for: its script, the worker
+ * with the shop's catalogue, and the shop's documents.
+ */
+import { startAhead } from "./ahead.ts";
+import { frameScript, viewAt, viewScripts } from "./view-scripts.ts";
 
-const slug = matchPath("/shops/:shop/*", location.pathname)?.params.shop;
-if (slug !== undefined) {
-  const path = shopPath(slug);
-  startDeskAhead(sourceAddress(path));
-  for (const key of [
-    path,
-    `${path}/swatches`,
-    ...(["mends", "shop", "pages"] as const).map((kind) => documentPath(slug, kind)),
-  ])
-    // The view receives the same failure, and tells it.
-    preload(key, request<unknown>).catch(() => undefined);
+const [, shops, shop, ...rest] = location.pathname.split("/");
+if (shops === "shops" && shop) {
+  const path = `/api/shops/${shop}`;
+  const view = viewAt(rest);
+  startAhead(
+    new URL(`${path}/source`, location.href).href,
+    ["", "/swatches", "/documents/mends", "/documents/shop", "/documents/pages"].map((part) => path + part),
+  );
+  // The router asks for the same again, and tells a failure.
+  frameScript().catch(() => undefined);
+  if (view !== undefined) viewScripts[view]().catch(() => undefined);
 }

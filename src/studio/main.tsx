@@ -1,13 +1,21 @@
 import "./studio.css";
-import "./head-start.ts";
 import { createRoot } from "react-dom/client";
 import { createBrowserRouter, RouterProvider, redirect } from "react-router";
 import { Toaster } from "sonner";
 import { SWRConfig } from "swr";
 import { FailedView } from "./shell/failed-view.tsx";
 import { NotHere } from "./shell/not-here.tsx";
+import { frameScript, viewPaths, viewScripts } from "./view-scripts.ts";
 
-// Each view is loaded on demand; the shell comes with the first view inside a shop.
+/** What follows some views in their addresses. */
+const parameters: Partial<Record<keyof typeof viewScripts, string>> = {
+  panels: "panel",
+  swatches: "field",
+  look: "look",
+  "pages/collections": "collection",
+  "pages/articles": "article",
+};
+
 const router = createBrowserRouter([
   {
     ErrorBoundary: FailedView,
@@ -16,64 +24,16 @@ const router = createBrowserRouter([
       { path: "/new", lazy: async () => ({ Component: (await import("./new-shop/new-shop-view.tsx")).NewShopView }) },
       {
         path: "/shops/:shop",
-        lazy: async () => ({ Component: (await import("./shell/shop-frame.tsx")).ShopFrame }),
+        // The shell comes with the first view inside a shop.
+        lazy: frameScript,
         children: [
-          {
-            index: true,
-            lazy: async () => ({ Component: (await import("./overview/overview-view.tsx")).OverviewView }),
-          },
-          {
-            path: "panels/:panel?",
-            lazy: async () => ({ Component: (await import("./bench/bench-view.tsx")).BenchView }),
-          },
+          { index: true, lazy: viewScripts[""] },
+          ...viewPaths.map((path) => {
+            const parameter = parameters[path];
+            return { path: parameter ? `${path}/:${parameter}?` : path, lazy: viewScripts[path] };
+          }),
           // Addresses from when the view was not yet called Panels.
           { path: "bench/:panel?", loader: ({ request: { url } }) => redirect(url.replace("/bench", "/panels")) },
-          {
-            path: "swatches/:field?",
-            lazy: async () => ({ Component: (await import("./swatches/swatch-view.tsx")).SwatchView }),
-          },
-          { path: "look/:look?", lazy: async () => ({ Component: (await import("./look/look-view.tsx")).LookView }) },
-          { path: "pages", lazy: async () => ({ Component: (await import("./pages/pages-view.tsx")).PagesView }) },
-          {
-            path: "pages/collections/:collection?",
-            lazy: async () => ({ Component: (await import("./pages/collections-view.tsx")).CollectionsView }),
-          },
-          {
-            path: "pages/articles/:article?",
-            lazy: async () => ({ Component: (await import("./pages/articles-view.tsx")).ArticlesView }),
-          },
-          {
-            path: "pages/around",
-            lazy: async () => ({ Component: (await import("./pages/around-view.tsx")).AroundView }),
-          },
-          {
-            path: "rehearsal",
-            lazy: async () => ({ Component: (await import("./rehearsal/rehearsal-view.tsx")).RehearsalView }),
-          },
-          {
-            path: "rehearsal/visits",
-            lazy: async () => ({ Component: (await import("./rehearsal/visits/visits-view.tsx")).VisitsView }),
-          },
-          {
-            path: "editions",
-            lazy: async () => ({ Component: (await import("./editions/editions-view.tsx")).EditionsView }),
-          },
-          {
-            path: "catalogue",
-            lazy: async () => ({ Component: (await import("./catalogue/catalogue-view.tsx")).CatalogueView }),
-          },
-          {
-            path: "catalogue/products",
-            lazy: async () => ({ Component: (await import("./products/products-view.tsx")).ProductsView }),
-          },
-          {
-            path: "catalogue/mends",
-            lazy: async () => ({ Component: (await import("./catalogue/mends-view.tsx")).MendsView }),
-          },
-          {
-            path: "catalogue/import",
-            lazy: async () => ({ Component: (await import("./catalogue/import-view.tsx")).ImportView }),
-          },
         ],
       },
       {

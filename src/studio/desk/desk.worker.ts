@@ -21,7 +21,7 @@ class FetchingDesk extends Desk {
   /** Starts to fetch the catalogue that {@link fetch} will open. */
   prefetch(address: string): void {
     this.#ahead = bytesAt(address);
-    // Told when it is opened.
+    // The failure is told when it is opened.
     this.#ahead.catch(() => undefined);
   }
 
@@ -34,4 +34,9 @@ class FetchingDesk extends Desk {
 }
 export type DeskService = FetchingDesk;
 
-expose(new FetchingDesk());
+const desk = new FetchingDesk();
+expose(desk);
+// The page asks for its catalogue before it has loaded what calls the desk.
+addEventListener("message", ({ data }: MessageEvent<{ prefetch?: string }>) => {
+  if (typeof data.prefetch === "string") desk.prefetch(data.prefetch);
+});

@@ -1,19 +1,10 @@
-import { Command } from "cmdk";
-import { useContext, useMemo, useState } from "react";
-import { useNavigate, useParams } from "react-router";
-import { shopPath, useShops, useTool } from "../api.ts";
+import { lazy, Suspense, useEffect, useMemo, useState } from "react";
 import type { Action } from "./action.ts";
-import { findByWords } from "./find-actions.ts";
-import { useColourActions, usePageActions, useProductActions } from "./found-things.ts";
-import { historyOf, type Stepped } from "./history.ts";
-import { openHelp, useKeys } from "./keys.ts";
-import { undoLast } from "./removals.ts";
-import { shopActions } from "./shop-actions.ts";
-import { ShopContext } from "./shop-context.ts";
-import { shopViews } from "./views.ts";
-import { settled } from "./when-there.ts";
+import type { Stepped } from "./history.ts";
+import { useKeys } from "./keys.ts";
 
-interface Props {
+/** What of a view can be done from the list. */
+export interface CommandsProps {
   /** The documents changed by the view. */
   stores?: readonly Stepped[];
   /** The actions of this view; requested when the list opens. */
@@ -23,126 +14,35 @@ interface Props {
 const none: readonly Stepped[] = [];
 const nothing = (): Action[] => [];
 
-/** A searchable list of all actions in a view: Ctrl K. */
-export function Commands({ stores = none, actions = nothing }: Props) {
+const load = () => import("./command-list.tsx");
+const CommandList = lazy(async () => ({ default: (await load()).CommandList }));
+
+/** Time after which the list is loaded though nobody has asked for it, in ms: what is typed at once must reach it. */
+const soon = 1500;
+
+/** A searchable list of all actions in a view: Ctrl K. It is loaded once the view itself is there. */
+export function Commands({ stores = none, actions = nothing }: CommandsProps) {
   const [open, setOpen] = useState(false);
-  const [asked, setAsked] = useState("");
-  const close = () => {
-    setOpen(false);
-    setAsked("");
-  };
+  const [wanted, want] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => void load().catch(() => undefined), soon);
+    return () => clearTimeout(timer);
+  }, []);
   useKeys(
     useMemo(
       () => ({
         "$mod+k": (event) => {
           event.preventDefault();
+          want(true);
           setOpen((now) => !now);
         },
       }),
       [],
     ),
   );
-  return (
-    <Command.Dialog
-      open={open}
-      onOpenChange={(now) => (now ? setOpen(true) : close())}
-      label="All actions"
-      shouldFilter={false}
-      overlayClassName="fixed inset-0 z-50 bg-[#321a3d55]"
-      contentClassName="fixed left-1/2 top-[14vh] z-50 w-[560px] max-w-[94vw] -translate-x-1/2 overflow-hidden rounded-box bg-base-100 shadow-2xl"
-    >
-      <Command.Input
-        placeholder="What do you want to do?"
-        value={asked}
-        onValueChange={setAsked}
-        className="w-full border-b border-hair bg-transparent px-4 py-3 text-[15px]"
-      />
-      <Command.List className="max-h-[50vh] overflow-auto p-1.5">
-        <Command.Empty className="px-3 py-4 text-quiet">No action has that name.</Command.Empty>
-        {open ? <Actions stores={stores} actions={actions} asked={asked} close={close} /> : null}
-      </Command.List>
-    </Command.Dialog>
-  );
-}
-
-/** The first of several actions with the same name: nobody could tell them apart. */
-const onceEach = (actions: readonly Action[]): Action[] =>
-  [...new Map([...actions].reverse().map((action) => [action.name, action])).values()].reverse();
-
-async function signOut(): Promise<void> {
-  await fetch("/sign-out", { method: "POST" });
-  location.assign("/sign-in");
-}
-
-/** Number of actions listed at once. */
-const most = 60;
-
-function Actions({
-  stores,
-  actions,
-  asked,
-  close,
-}: Required<Props> & {
-  asked: string;
-  close(): void;
-}) {
-  const navigate = useNavigate();
-  const { shop } = useParams();
-  const open = useContext(ShopContext);
-  const { data: tool } = useTool();
-  const { data: shops } = useShops();
-  const pages = usePageActions(open, navigate);
-  const colours = useColourActions(open, navigate);
-  const products = useProductActions(open, asked, navigate);
-  // The list does not change while it is searched.
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the list is made when it opens
-  const all = useMemo<Action[]>(
-    () =>
-      onceEach([
-        ...(stores.length > 0
-          ? [
-              { name: "Undo", run: () => undoLast(historyOf(stores), shopPath(shop ?? "")) },
-              { name: "Redo", run: () => historyOf(stores).redo() },
-            ]
-          : []),
-        ...actions(),
-        ...(shop === undefined
-          ? []
-          : shopViews(shop).map(({ to, label }) => ({
-              name: `Go to the ${label.toLowerCase()}`,
-              run: () => navigate(to),
-            }))),
-        ...(open ? shopActions(open, navigate) : []),
-        ...pages,
-        ...colours,
-        ...(shops ?? []).map(({ slug, name }) => ({
-          name: `Open the shop ${name}`,
-          run: () => navigate(shopPath(slug)),
-        })),
-        { name: "Go to all shops", run: () => navigate("/") },
-        { name: "New shop from a file", run: () => navigate("/new") },
-        {
-          name: "Help and keyboard shortcuts",
-          also: "keys manual",
-          run: openHelp,
-        },
-        ...(tool?.signedIn ? [{ name: "Sign out", run: () => void signOut() }] : []),
-      ]),
-    [tool, pages, colours, shops],
-  );
-  const found = findByWords(all, ({ name, also = "" }) => `${name} ${also}`, asked).slice(0, most);
-  return onceEach([...found, ...products]).map(({ name, run }) => (
-    <Command.Item
-      key={name}
-      value={name}
-      className="cursor-pointer rounded-lg px-3 py-2 data-[selected=true]:bg-plum-soft"
-      onSelect={() => {
-        close();
-        // The closed list gives focus back first, so that the action can give it to what it made.
-        setTimeout(run, settled);
-      }}
-    >
-      {name}
-    </Command.Item>
-  ));
+  return wanted ? (
+    <Suspense fallback={null}>
+      <CommandList stores={stores} actions={actions} open={open} setOpen={setOpen} />
+    </Suspense>
+  ) : null;
 }
