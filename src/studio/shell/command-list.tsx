@@ -2,8 +2,7 @@ import { Command } from "cmdk";
 import { useContext, useMemo, useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import { shopPath, useShops, useTool } from "../api.ts";
-import type { Action } from "./action.ts";
-import type { CommandsProps } from "./commands.tsx";
+import type { Action, ViewActions } from "./action.ts";
 import { findByWords } from "./find-actions.ts";
 import { useColourActions, usePageActions, useProductActions } from "./found-things.ts";
 import { historyOf } from "./history.ts";
@@ -14,15 +13,13 @@ import { ShopContext } from "./shop-context.ts";
 import { shopViews } from "./views.ts";
 import { settled } from "./when-there.ts";
 
-type Known = Required<CommandsProps>;
-
 /** The list of all actions, with the field to search it. */
 export function CommandList({
   stores,
   actions,
   open,
   setOpen,
-}: Known & { open: boolean; setOpen(now: boolean): void }) {
+}: ViewActions & { open: boolean; setOpen(now: boolean): void }) {
   const [asked, setAsked] = useState("");
   const close = () => {
     setOpen(false);
@@ -68,7 +65,7 @@ function Actions({
   actions,
   asked,
   close,
-}: Known & {
+}: ViewActions & {
   asked: string;
   close(): void;
 }) {

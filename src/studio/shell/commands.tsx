@@ -1,15 +1,7 @@
 import { lazy, Suspense, useEffect, useMemo, useState } from "react";
-import type { Action } from "./action.ts";
+import type { Action, ViewActions } from "./action.ts";
 import type { Stepped } from "./history.ts";
 import { useKeys } from "./keys.ts";
-
-/** What of a view can be done from the list. */
-export interface CommandsProps {
-  /** The documents changed by the view. */
-  stores?: readonly Stepped[];
-  /** The actions of this view; requested when the list opens. */
-  actions?: () => Action[];
-}
 
 const none: readonly Stepped[] = [];
 const nothing = (): Action[] => [];
@@ -21,7 +13,7 @@ const CommandList = lazy(async () => ({ default: (await load()).CommandList }));
 const soon = 1500;
 
 /** A searchable list of all actions in a view: Ctrl K. It is loaded once the view itself is there. */
-export function Commands({ stores = none, actions = nothing }: CommandsProps) {
+export function Commands({ stores = none, actions = nothing }: Partial<ViewActions>) {
   const [open, setOpen] = useState(false);
   const [wanted, want] = useState(false);
   useEffect(() => {
