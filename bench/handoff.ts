@@ -14,6 +14,10 @@ export interface HandoffCase {
   lcp_ms: number;
 }
 
+/** The file of a page's first panel. @param folder of the page's pieces */
+export const firstPanel = (site: HandoffSite, folder: string): string =>
+  readdirSync(join(site.root, folder)).find((file) => !/^listing|[.]form[.]/.test(file)) ?? "";
+
 /** The shop's front page on a foreign site, with its first panel and a listing. @param origin of the tool that has the shop */
 export async function benchHandoff(browser: Browser, name: string, origin: string, shop: string): Promise<HandoffCase> {
   const site = await HandoffSite.fetched(origin, shop);
@@ -21,7 +25,7 @@ export async function benchHandoff(browser: Browser, name: string, origin: strin
   site.put("site.css", "");
   site.put("icon.svg", '<svg xmlns="http://www.w3.org/2000/svg"/>');
   const folder = "trellis/pages/index";
-  const panel = readdirSync(join(site.root, folder)).find((file) => !/^listing|[.]form[.]/.test(file)) ?? "";
+  const panel = firstPanel(site, folder);
   const pieces = [panel, "listing.html"].map((piece) => site.piece(`${folder}/${piece}`));
   site.page("page.html", site.piece("trellis/head.html"), pieces.join(""));
   const server = await serveFiles({ "/demo/": "demo", "/": site.root }, { packed: true });

@@ -1,6 +1,6 @@
 /**
  * `npm run bench`: speed, measured. The name of a part as a flag measures that part alone: `--engine`, `--interface`, …;
- * `--load` many shoppers at once, `--page` what a shopper's phone waits for, `--scale` a column store beside our own
+ * `--load` many shoppers at once, `--own-list` a site’s own long list, `--page` what a shopper's phone waits for, `--scale` a column store beside our own
  * engine and `--growth`, which writes docs/growth, are done only when they are named. `--json` prints the engine's cases for machines; `--against FOLDER` takes turns
  * with an older commit in another work tree.
  */
@@ -13,6 +13,7 @@ import { benchInterface } from "./interface.ts";
 import { benchLarge, type LargeImport } from "./large.ts";
 import { benchLoad } from "./load.ts";
 import { benchLooks } from "./looks.ts";
+import { benchOwnList } from "./own-list.ts";
 import { benchPage } from "./page.ts";
 import { benchPages } from "./pages.ts";
 import { benchRehearsal } from "./rehearsal.ts";
@@ -43,6 +44,7 @@ const byThemselves = {
     reportLines(await benchLoad(40));
     reportLines(await benchLoad(2000));
   },
+  "own-list": async () => reportTimes(await benchOwnList()),
   growth: () => writeGrowth(),
   scale: () => benchScale(),
 };
