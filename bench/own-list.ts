@@ -16,7 +16,8 @@ export const benchOwnList = (): Promise<Timing[]> =>
     const { shop } = await makeShop(origin, rows, facets);
     const site = await HandoffSite.fetched(origin, shop);
     site.handOver("trellis", "--at", "/trellis/", "--page", "/");
-    site.put("site.css", "");
+    // As product lists are: without a marker.
+    site.put("site.css", "ul { list-style: none; padding: 0; }");
     site.put("icon.svg", '<svg xmlns="http://www.w3.org/2000/svg"/>');
     const folder = "trellis/pages/index";
     const items = Array.from(

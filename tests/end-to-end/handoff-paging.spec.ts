@@ -97,3 +97,35 @@ test("a long list of the site's own shows its products while scrolling, each of 
     .check();
   await expect.poll(() => shown.count()).toBeLessThan(400);
 });
+
+test("rows of a long list are plain boxes as long as nobody could tell: with a marker or a rule of the site they are not", async ({
+  page,
+  foreign,
+}) => {
+  const rows = Array.from(
+    { length: 400 },
+    (_, at) => `<li data-trellis-product="LM${String((at % 240) + 1).padStart(3, "0")}">${at}</li>`,
+  );
+  const body = `${foreign.piece("index/climber-finder.html")}<ul class="mine" data-trellis-list="">${rows.join("\n")}</ul>`;
+  foreign.site.put(
+    "mine.css",
+    ".mine { list-style: none } @layer wide { @media (width > 800px) { .mine > li { display: flex } } }",
+  );
+  foreign.site.page("plain.html", `<link rel="stylesheet" href="/mine.css">\n${foreign.head}`, body);
+  foreign.site.page("marked.html", foreign.head, body);
+  const row = page.locator("[data-trellis-list] > li:visible").first();
+  const display = () => row.evaluate((one) => getComputedStyle(one).display);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await foreign.open(page, "plain.html");
+  await ready(page);
+  await expect.poll(display).toBe("block");
+  await expect(row).toHaveRole("listitem");
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await expect.poll(display).toBe("flex");
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expect.poll(display).toBe("block");
+  await foreign.open(page, "marked.html");
+  await ready(page);
+  await page.waitForFunction(() => document.fonts.status === "loaded");
+  expect(await display()).toBe("list-item");
+});

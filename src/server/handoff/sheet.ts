@@ -12,6 +12,7 @@ import { bands } from "../../core/settings/band.ts";
 import { bandQueries, resolveBands, resolveScheme } from "../../core/settings/media.ts";
 import { placementFacts } from "../../core/settings/placement.ts";
 import type { ShopDocument } from "../../core/shop/shop-schema.ts";
+import { plainMark } from "../../storefront/handoff/marks.ts";
 import { parked } from "../../storefront/handoff/parked-styles.ts";
 import { behaviourOn, type PagePanel, placeOf } from "../../storefront/page/page-panel.ts";
 import { fontAddress, fontFolders, withFallbacks } from "../fonts.ts";
@@ -68,6 +69,8 @@ export function handoffSheet({ limits, bars, displays, panels, looks, parkedStyl
     dressed.css,
     "trellis-panel, trellis-listing { display: block; }",
     "[data-trellis-list] > [hidden], [data-trellis-more][hidden], [data-trellis-nothing][hidden] { display: none !important; }",
+    // A rule of the site's goes before.
+    `:where([${plainMark}]) > :where(li) { display: block; }`,
     // A missing number reserves its line, so that nothing moves when it appears.
     '[data-trellis-count]:empty::before { content: "\\a0"; }',
     "[data-trellis-pages] > nav { display: flex; flex-wrap: wrap; align-items: center; gap: 0.25em; padding-block: 1em; }",

@@ -1,6 +1,8 @@
 /** The attributes by which a site marks its own list and the products in it. */
 export const listMark = "data-trellis-list";
 export const productMark = "data-trellis-product";
+/** Set on a list whose items are plain boxes, see `plain-rows.ts`. */
+export const plainMark = "data-trellis-plain";
 
 /**
  * Kinds of elements that a site can mark for a group, by the suffix of the attribute `data-trellis-…`, whose value is

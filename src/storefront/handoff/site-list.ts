@@ -1,4 +1,5 @@
 import { productMark } from "./marks.ts";
+import { plainRows } from "./plain-rows.ts";
 
 /** The state of a list after arranging it. */
 export interface Arranged {
@@ -44,6 +45,7 @@ export class SiteList {
   #undone: number[] = [];
   /** The items after the last arrangement. */
   #last: readonly Element[] = [];
+  #endPlain: (() => void) | undefined;
 
   /** @param changed called when the site itself changes the list */
   constructor(element: Element, changed: () => void) {
@@ -100,6 +102,7 @@ export class SiteList {
     }
     this.#last = this.#items().map(({ item }) => item);
     if (this.#contest !== "all") this.#observe();
+    this.#endPlain ??= plainRows(this.element, this.#last);
     const there = new Map<string, number>();
     for (const { id } of items) there.set(id, (there.get(id) ?? 0) + 1);
     return {
@@ -128,6 +131,7 @@ export class SiteList {
   /** Shows all products in the site's own order again, and stops observing the list. */
   leave(): void {
     this.#watch.disconnect();
+    this.#endPlain?.();
     const items = this.#items();
     for (const { item } of items) setHidden(item, false);
     this.#put(items.sort((a, b) => (this.#places.get(a.item) ?? 0) - (this.#places.get(b.item) ?? 0)));
