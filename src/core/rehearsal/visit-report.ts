@@ -64,7 +64,7 @@ interface Uses {
   isUnfolded: boolean;
 }
 
-/** One tab on one page. */
+/** One tab on one page. A file may have millions, so what few of them have is not there for the others. */
 interface Stay {
   page: string;
   band: Band;
@@ -76,13 +76,13 @@ interface Stay {
   choicesBefore: number | undefined;
   secondsBefore: number | undefined;
   isEmpty: boolean;
-  fields: Map<string, Uses>;
-  vain: Set<string>;
-  sorts: Set<string>;
-  ms: number[];
+  fields: Map<string, Uses> | undefined;
+  vain: Set<string> | undefined;
+  sorts: Set<string> | undefined;
+  ms: number[] | undefined;
 }
 
-const newStay = ({ page, band, edition, at }: Visit): Stay => ({
+const newStay = ({ band, edition, at }: Visit, page: string): Stay => ({
   page,
   band,
   edition,
@@ -91,10 +91,10 @@ const newStay = ({ page, band, edition, at }: Visit): Stay => ({
   choicesBefore: undefined,
   secondsBefore: undefined,
   isEmpty: false,
-  fields: new Map(),
-  vain: new Set(),
-  sorts: new Set(),
-  ms: [],
+  fields: undefined,
+  vain: undefined,
+  sorts: undefined,
+  ms: undefined,
 });
 
 /** Reads visits line by line, so that a file of any size fits. */
@@ -102,6 +102,8 @@ export class VisitReader {
   #stays = new Map<string, Stay>();
   #ofTab = new Map<string, number>();
   #editions = new Set<number>();
+  /** Texts that many visits share, each kept once: every line of JSON comes with copies of its own. */
+  #texts = new Map<string, string>();
   #left = new Map<LineFault, { lines: number; first: number }>();
   #line = 0;
   #counted = 0;
@@ -153,29 +155,36 @@ export class VisitReader {
     return lines > maxLinesOfTab ? "too many of one tab" : one;
   }
 
+  #shared(text: string): string {
+    const known = this.#texts.get(text);
+    if (known === undefined) this.#texts.set(text, text);
+    return known ?? text;
+  }
+
   #count(one: Visit): void {
     const { at, tab, page, band, act, field, chosen, text, ms, edition } = one;
     if (edition !== undefined) this.#editions.add(edition);
     const key = JSON.stringify([tab, page, band]);
-    const stay = this.#stays.get(key) ?? newStay(one);
+    const stay = this.#stays.get(key) ?? newStay(one, this.#shared(page));
     this.#stays.set(key, stay);
-    if (ms !== undefined) stay.ms.push(ms);
+    if (ms !== undefined) (stay.ms ??= []).push(ms);
     if (act === "nothing") {
       stay.isEmpty = true;
-      if (text) stay.vain.add(text.toLowerCase().slice(0, maxWords));
-    } else if (act === "sort" && text) stay.sorts.add(text);
+      if (text) (stay.vain ??= new Set()).add(text.toLowerCase().slice(0, maxWords));
+    } else if (act === "sort" && text) (stay.sorts ??= new Set()).add(this.#shared(text));
     else if (act === "open") {
       stay.choicesBefore ??= stay.choices;
       stay.secondsBefore ??= Math.max(0, Date.parse(at) - stay.since) / 1000;
     } else if ((act === "choose" || act === "remove" || act === "unfold") && field !== undefined) {
+      stay.fields ??= new Map();
       const use = stay.fields.get(field) ?? { chosen: 0, removed: 0, options: new Set<string>(), isUnfolded: false };
-      stay.fields.set(field, use);
+      stay.fields.set(this.#shared(field), use);
       if (act === "remove") use.removed++;
       else if (act === "unfold") use.isUnfolded = true;
       else {
         stay.choices++;
         use.chosen++;
-        if (Array.isArray(chosen)) for (const option of chosen) use.options.add(option);
+        if (Array.isArray(chosen)) for (const option of chosen) use.options.add(this.#shared(option));
       }
     }
   }
@@ -214,7 +223,7 @@ function pageVisits(stays: readonly Stay[]): PageVisits {
   const [first] = stays;
   if (!first) throw new RangeError("A page has a visit at least.");
   const share = (holds: (stay: Stay) => boolean) => shareOf(stays.filter(holds).length, stays.length);
-  const fields = [...new Set(stays.flatMap((stay) => [...stay.fields.keys()]))];
+  const fields = [...new Set(stays.flatMap(({ fields: own }) => (own ? [...own.keys()] : [])))];
   return {
     page: first.page,
     band: first.band,
@@ -224,15 +233,15 @@ function pageVisits(stays: readonly Stay[]): PageVisits {
     opening: share(({ choicesBefore }) => choicesBefore !== undefined),
     choicesBefore: median(stays.flatMap(({ choicesBefore }) => choicesBefore ?? [])),
     secondsBefore: median(stays.flatMap(({ secondsBefore }) => secondsBefore ?? [])),
-    ms: median(stays.flatMap(({ ms }) => ms)),
+    ms: median(stays.flatMap(({ ms }) => ms ?? [])),
     fields: fields.map((field) => fieldUse(field, stays)).sort((a, b) => b.used.hits - a.used.hits),
-    sorts: ranked(stays.map(({ sorts }) => sorts)).map(([sort, visits]) => ({ sort, visits })),
-    soughtInVain: ranked(stays.map(({ vain }) => vain)).map(([words, visits]) => ({ words, visits })),
+    sorts: ranked(stays.flatMap(({ sorts }) => sorts ?? [])).map(([sort, visits]) => ({ sort, visits })),
+    soughtInVain: ranked(stays.flatMap(({ vain }) => vain ?? [])).map(([words, visits]) => ({ words, visits })),
   };
 }
 
 function fieldUse(field: string, stays: readonly Stay[]): FieldUse {
-  const uses = stays.flatMap((stay) => stay.fields.get(field) ?? []);
+  const uses = stays.flatMap((stay) => stay.fields?.get(field) ?? []);
   const unfolded = uses.filter(({ isUnfolded }) => isUnfolded);
   const sum = (of: "chosen" | "removed") => uses.reduce((all, use) => all + use[of], 0);
   return {
