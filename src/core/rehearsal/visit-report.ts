@@ -167,12 +167,20 @@ export class VisitReader {
     const key = JSON.stringify([tab, page, band]);
     const stay = this.#stays.get(key) ?? newStay(one, this.#shared(page));
     this.#stays.set(key, stay);
-    if (ms !== undefined) (stay.ms ??= []).push(ms);
+    if (ms !== undefined) {
+      stay.ms ??= [];
+      stay.ms.push(ms);
+    }
     if (act === "nothing") {
       stay.isEmpty = true;
-      if (text) (stay.vain ??= new Set()).add(text.toLowerCase().slice(0, maxWords));
-    } else if (act === "sort" && text) (stay.sorts ??= new Set()).add(this.#shared(text));
-    else if (act === "open") {
+      if (text) {
+        stay.vain ??= new Set();
+        stay.vain.add(text.toLowerCase().slice(0, maxWords));
+      }
+    } else if (act === "sort" && text) {
+      stay.sorts ??= new Set();
+      stay.sorts.add(this.#shared(text));
+    } else if (act === "open") {
       stay.choicesBefore ??= stay.choices;
       stay.secondsBefore ??= Math.max(0, Date.parse(at) - stay.since) / 1000;
     } else if ((act === "choose" || act === "remove" || act === "unfold") && field !== undefined) {
