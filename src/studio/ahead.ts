@@ -39,7 +39,7 @@ export function startAhead(catalogue: string, addresses: readonly string[]): voi
   started = { address: catalogue, worker: startWorker(catalogue) };
   for (const address of addresses) {
     const response = send(address);
-    // The view receives the same failure, and tells it.
+    // The view receives the same failure, and reports it.
     response.catch(() => undefined);
     responses.set(address, response);
   }

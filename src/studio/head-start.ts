@@ -13,7 +13,7 @@ if (shops === "shops" && shop) {
     new URL(`${path}/source`, location.href).href,
     ["", "/swatches", "/documents/mends", "/documents/shop", "/documents/pages"].map((part) => path + part),
   );
-  // The router asks for the same again, and tells a failure.
+  // The router asks for the same again, and reports a failure.
   frameScript().catch(() => undefined);
   if (view !== undefined) viewScripts[view]().catch(() => undefined);
 }

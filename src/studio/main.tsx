@@ -7,7 +7,7 @@ import { FailedView } from "./shell/failed-view.tsx";
 import { NotHere } from "./shell/not-here.tsx";
 import { frameScript, viewPaths, viewScripts } from "./view-scripts.ts";
 
-/** What follows some views in their addresses. */
+/** Parameters behind some views in their addresses. */
 const parameters: Partial<Record<keyof typeof viewScripts, string>> = {
   panels: "panel",
   swatches: "field",

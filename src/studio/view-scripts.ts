@@ -22,7 +22,7 @@ type ViewPath = keyof typeof viewScripts;
 /** All views but the overview, whose address is the shop’s. */
 export const viewPaths = (Object.keys(viewScripts) as ViewPath[]).filter((path) => path !== "");
 
-/** What is around the views of a shop. */
+/** The frame around the views of a shop. */
 export const frameScript = async () => ({ Component: (await import("./shell/shop-frame.tsx")).ShopFrame });
 
 const isView = (path: string): path is ViewPath => Object.hasOwn(viewScripts, path);

@@ -13,7 +13,7 @@ import { awaitingRules } from "./early.ts";
 /** The style sheet whose name never changes. */
 export const spaceName = "trellis-space.css";
 
-/** What a browser has measured before. */
+/** Earlier measurements by a browser. */
 interface KnownHeights {
   measured?: PanelHeights["heights"] | undefined;
   /** Of a shop’s folder. */

@@ -109,7 +109,7 @@ export function handoffRoutes(fork: () => SqlEntityManager, standIn: StandIn, { 
     const { slug, handoff } = await handoffOf(asked, of);
     return attachment(zipFolder(handoff.files), "application/zip", `${slug}-trellis.zip`);
   });
-  // What a browser has measured on the edition’s pages.
+  // Measurements on the edition’s pages by a browser.
   app.put("/shops/:shop/editions/:n/heights", limit(limits.document), async (c) => {
     const em = fork();
     const shop = await shopOf(em, c.req.param("shop"));

@@ -15,13 +15,13 @@ async function bytesAt(address: string): Promise<Uint8Array> {
 
 /** A desk that fetches its catalogue. */
 class FetchingDesk extends Desk {
-  /** What is being fetched ahead. */
+  /** The catalogue that is being fetched ahead. */
   #ahead: Promise<Uint8Array> | undefined;
 
   /** Starts to fetch the catalogue that {@link fetch} will open. */
   prefetch(address: string): void {
     this.#ahead = bytesAt(address);
-    // The failure is told when it is opened.
+    // Opening it reports the failure.
     this.#ahead.catch(() => undefined);
   }
 

@@ -108,7 +108,7 @@ export function OntoSite({ editions }: { editions: readonly EditionSummary[] }) 
   );
 }
 
-/** What is known of the heights that pages reserve for panels pasted as a line. */
+/** Words for how the heights are known that pages reserve for panels pasted as a line. */
 const heightWords = {
   measured: "Panel heights are measured, so pages keep still while a panel loads.",
   measuring: "Measuring panel heights, so that pages keep still while a panel loads…",

@@ -8,7 +8,7 @@ export interface Action {
   run(): void;
 }
 
-/** What of a view can be done from the list. */
+/** Actions of a view that the list offers. */
 export interface ViewActions {
   /** The documents changed by the view. */
   stores: readonly Stepped[];

@@ -22,6 +22,9 @@ export const focusMade = (selector: string): void => {
   setTimeout(() => {
     const rest = document.activeElement;
     whenThere(selector, (made) => {
+      // A card that was opened meanwhile would close without the focus.
+      const card = rest?.closest("[role=dialog]");
+      if (card && !card.contains(made)) return;
       if (document.activeElement === rest || document.activeElement === document.body) made.focus();
     });
   }, settled);

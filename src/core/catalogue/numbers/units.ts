@@ -108,7 +108,7 @@ const known: ReadonlySet<string> = new Set([...Object.keys(shown), ...scales.fla
 /** Units that are other words or abbreviations, too, so that they count in brackets only. */
 const inBrackets: ReadonlySet<string> = new Set(["in", "mi", "ps", "bar", "s", "sec", "h", "cc", "mb"]);
 
-/** What is measured in units of one letter, which alone may be anything after `_` or as a capital. Common practice, no source. */
+/** Words for quantities by their unit of one letter, which alone may be anything after `_` or as a capital. Common practice, no source. */
 const quantities: Readonly<Record<string, RegExp>> = {
   g: /mass|weight|gewicht|poids|peso/i,
   m: /height|length|width|depth|altitude|elevation|distance|höhe|länge|breite|tiefe/i,
