@@ -1,5 +1,5 @@
 import { expectAccessible } from "./axe.ts";
-import { newShop, openBench, origin } from "./bench.ts";
+import { demoShop, newShop, openBench, origin } from "./bench.ts";
 import { expect, test } from "./test.ts";
 
 test("a field gets another name, level and unit as a mend, which holds on the bench and is taken back", async ({
@@ -220,4 +220,28 @@ test("many panels are a list with a search", async ({ page }) => {
   await page.keyboard.press("Enter");
   await expect(page).toHaveURL(/\/panels\/bed-7$/);
   await expect(page.getByRole("textbox", { name: "Panel name" })).toHaveValue("Bed 7");
+});
+
+test("what is typed into the list of actions before it has loaded is found when it has", async ({ page }) => {
+  let go = () => {};
+  const held = new Promise<void>((done) => {
+    go = done;
+  });
+  await page.route("**/assets/command-list-*.js", async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.goto(`/shops/${demoShop}/pages`);
+  await expect(page.getByRole("heading", { name: "Pages", level: 1 })).toBeVisible();
+  await page.keyboard.press("Control+k");
+  await page.keyboard.type("go to the look");
+  const list = page.getByRole("dialog", { name: "All actions" });
+  await expect(list.getByText("Loading…")).toBeVisible();
+  go();
+  await expect(list.getByRole("option", { name: "Go to the look", exact: true })).toHaveAttribute(
+    "aria-selected",
+    "true",
+  );
+  await page.keyboard.press("Enter");
+  await expect(page).toHaveURL(/\/look/);
 });

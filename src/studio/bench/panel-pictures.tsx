@@ -3,7 +3,6 @@ import { toast } from "sonner";
 import { createStore, useStore } from "zustand";
 import { type Band, bands, resolve } from "../../core/settings/band.ts";
 import { hasButton } from "../../core/settings/placement.ts";
-import { zipFolder } from "../../core/shop/archive/zip.ts";
 import type { FromStage, ToStage } from "../../storefront/stage/messages.ts";
 import { HiddenFrame } from "../shell/hidden-frame.tsx";
 import { saveFile } from "../shell/save-file.ts";
@@ -132,20 +131,22 @@ function Taker({ band }: { band: Band }) {
       const blob = drawn && (await pictureOf(drawn, at));
       if (over) return;
       const bytes = blob && new Uint8Array(await blob.arrayBuffer());
-      next(bytes ? [`${slug}-${band}.png`, bytes] : undefined);
+      await next(bytes ? [`${slug}-${band}.png`, bytes] : undefined);
     };
-    const next = (file: [string, Uint8Array] | undefined) => {
+    const next = async (file: [string, Uint8Array] | undefined) => {
       const { left, files } = taking.getState();
+      // With the schemas of a whole folder, which the view does without.
+      const zip = left.length > 1 ? undefined : await import("../../core/shop/archive/zip.ts");
       const all = new Map(file ? [...files, file] : files);
       taking.setState({ left: left.slice(1), files: all });
-      if (left.length > 1) return;
+      if (!zip) return;
       if (all.size === 0) {
         const nowhere = "This panel isn’t shown on this page, so there is nothing to take a picture of.";
         toast.error(nowhere, { id: toastId });
         return;
       }
       toast.dismiss(toastId);
-      saveFile(`${slug}-pictures.zip`, zipFolder(all), "application/zip");
+      saveFile(`${slug}-pictures.zip`, zip.zipFolder(all), "application/zip");
     };
     const hear = ({ origin, source, data }: MessageEvent<FromStage>) => {
       if (origin !== location.origin || source !== page() || data.zt !== "ready") return;

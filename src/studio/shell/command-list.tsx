@@ -1,5 +1,5 @@
 import { Command } from "cmdk";
-import { useContext, useMemo, useState } from "react";
+import { useContext, useMemo } from "react";
 import { useNavigate, useParams } from "react-router";
 import { shopPath, useShops, useTool } from "../api.ts";
 import type { Action, ViewActions } from "./action.ts";
@@ -13,41 +13,6 @@ import { ShopContext } from "./shop-context.ts";
 import { shopViews } from "./views.ts";
 import { settled } from "./when-there.ts";
 
-/** The list of all actions, with the field to search it. */
-export function CommandList({
-  stores,
-  actions,
-  open,
-  setOpen,
-}: ViewActions & { open: boolean; setOpen(now: boolean): void }) {
-  const [asked, setAsked] = useState("");
-  const close = () => {
-    setOpen(false);
-    setAsked("");
-  };
-  return (
-    <Command.Dialog
-      open={open}
-      onOpenChange={(now) => (now ? setOpen(true) : close())}
-      label="All actions"
-      shouldFilter={false}
-      overlayClassName="fixed inset-0 z-50 bg-[#321a3d55]"
-      contentClassName="fixed left-1/2 top-[14vh] z-50 w-[560px] max-w-[94vw] -translate-x-1/2 overflow-hidden rounded-box bg-base-100 shadow-2xl"
-    >
-      <Command.Input
-        placeholder="What do you want to do?"
-        value={asked}
-        onValueChange={setAsked}
-        className="w-full border-b border-hair bg-transparent px-4 py-3 text-[15px]"
-      />
-      <Command.List className="max-h-[50vh] overflow-auto p-1.5">
-        <Command.Empty className="px-3 py-4 text-quiet">No action has that name.</Command.Empty>
-        {open ? <Actions stores={stores} actions={actions} asked={asked} close={close} /> : null}
-      </Command.List>
-    </Command.Dialog>
-  );
-}
-
 /** The first of several actions with the same name: nobody could tell them apart. */
 const onceEach = (actions: readonly Action[]): Action[] =>
   [...new Map([...actions].reverse().map((action) => [action.name, action])).values()].reverse();
@@ -60,7 +25,8 @@ async function signOut(): Promise<void> {
 /** Number of actions listed at once. */
 const most = 60;
 
-function Actions({
+/** The actions of a view and of the whole tool that match some words. */
+export function CommandList({
   stores,
   actions,
   asked,
@@ -114,18 +80,23 @@ function Actions({
     [tool, pages, colours, shops],
   );
   const found = findByWords(all, ({ name, also = "" }) => `${name} ${also}`, asked).slice(0, most);
-  return onceEach([...found, ...products]).map(({ name, run }) => (
-    <Command.Item
-      key={name}
-      value={name}
-      className="cursor-pointer rounded-lg px-3 py-2 data-[selected=true]:bg-plum-soft"
-      onSelect={() => {
-        close();
-        // The closed list gives focus back first, so that the action can give it to what it made.
-        setTimeout(run, settled);
-      }}
-    >
-      {name}
-    </Command.Item>
-  ));
+  return (
+    <>
+      <Command.Empty className="px-3 py-4 text-quiet">No action has that name.</Command.Empty>
+      {onceEach([...found, ...products]).map(({ name, run }) => (
+        <Command.Item
+          key={name}
+          value={name}
+          className="cursor-pointer rounded-lg px-3 py-2 data-[selected=true]:bg-plum-soft"
+          onSelect={() => {
+            close();
+            // The closed list gives focus back first, so that the action can give it to what it made.
+            setTimeout(run, settled);
+          }}
+        >
+          {name}
+        </Command.Item>
+      ))}
+    </>
+  );
 }

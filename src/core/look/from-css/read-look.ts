@@ -2,7 +2,6 @@ import { oklch } from "culori";
 import type { Element } from "domhandler";
 import { contrast } from "../../swatch/measure.ts";
 import { alphaOf, over } from "../colour.ts";
-import type { TokenValues } from "../resolve.ts";
 import { tokens } from "../tokens.ts";
 import type { TokenValue } from "../value.ts";
 import { valueFault } from "../value-fault.ts";
@@ -135,10 +134,6 @@ export function readLook({ sheets, html }: Brought): LookReading[] {
 
 /** Chroma in OKLCH below which a colour counts as grey. Common practice, no source. */
 const minChroma = 0.03;
-
-/** A look of what was read. */
-export const lookValuesOf = (readings: readonly LookReading[]): TokenValues =>
-  Object.fromEntries(readings.map(({ token, value }) => [token, { wide: value }]));
 
 function pxOf(cascade: Cascade, element: Element, em: number, root: number): number | undefined {
   const own = cascade
