@@ -14,20 +14,25 @@ export interface HandoffCase {
   lcp_ms: number;
 }
 
-/** The file of a page's first panel. @param folder of the page's pieces */
-export const firstPanel = (site: HandoffSite, folder: string): string =>
-  readdirSync(join(site.root, folder)).find((file) => !/^listing|[.]form[.]/.test(file)) ?? "";
+/**
+ * A foreign site with the handoff of a shop's front page on it, and what reads that page's pieces of markup.
+ * @param origin of the tool that has the shop @param css the site's own style sheet
+ */
+export async function handedOver(origin: string, shop: string, css = "") {
+  const site = await HandoffSite.fetched(origin, shop);
+  site.handOver("trellis", "--at", "/trellis/", "--page", "/");
+  site.put("site.css", css);
+  site.put("icon.svg", '<svg xmlns="http://www.w3.org/2000/svg"/>');
+  const folder = "trellis/pages/index";
+  const first = readdirSync(join(site.root, folder)).find((file) => !/^listing|[.]form[.]/.test(file)) ?? "";
+  const piece = (file: string) => site.piece(`${folder}/${file}`);
+  return { site, head: site.piece("trellis/head.html"), panel: piece(first), listing: piece("listing.html") };
+}
 
 /** The shop's front page on a foreign site, with its first panel and a listing. @param origin of the tool that has the shop */
 export async function benchHandoff(browser: Browser, name: string, origin: string, shop: string): Promise<HandoffCase> {
-  const site = await HandoffSite.fetched(origin, shop);
-  site.handOver("trellis", "--at", "/trellis/", "--page", "/");
-  site.put("site.css", "");
-  site.put("icon.svg", '<svg xmlns="http://www.w3.org/2000/svg"/>');
-  const folder = "trellis/pages/index";
-  const panel = firstPanel(site, folder);
-  const pieces = [panel, "listing.html"].map((piece) => site.piece(`${folder}/${piece}`));
-  site.page("page.html", site.piece("trellis/head.html"), pieces.join(""));
+  const { site, head, panel, listing } = await handedOver(origin, shop);
+  site.page("page.html", head, panel + listing);
   const server = await serveFiles({ "/demo/": "demo", "/": site.root }, { packed: true });
   try {
     const address = `${server.origin}/page.html`;

@@ -1,9 +1,8 @@
 /** A site's own list of 3,000 products with a handoff's panel beside it: `npm run bench -- --own-list`. */
 import { type Browser, chromium, type Page } from "@playwright/test";
 import { launch, withServer } from "../tests/browser.ts";
-import { HandoffSite } from "../tests/handoff-site.ts";
 import { serveFiles } from "../tests/static-server.ts";
-import { firstPanel } from "./handoff.ts";
+import { handedOver } from "./handoff.ts";
 import { makeShop } from "./made-shop.ts";
 import { type Timing, timing } from "./timing.ts";
 
@@ -14,18 +13,14 @@ const repeats = 12;
 export const benchOwnList = (): Promise<Timing[]> =>
   withServer(4388, async (origin) => {
     const { shop } = await makeShop(origin, rows, facets);
-    const site = await HandoffSite.fetched(origin, shop);
-    site.handOver("trellis", "--at", "/trellis/", "--page", "/");
     // As product lists are: without a marker.
-    site.put("site.css", "ul { list-style: none; padding: 0; }");
-    site.put("icon.svg", '<svg xmlns="http://www.w3.org/2000/svg"/>');
-    const folder = "trellis/pages/index";
+    const { site, head, panel } = await handedOver(origin, shop, "ul { list-style: none; padding: 0; }");
     const items = Array.from(
       { length: rows },
       (_, p) => `<li data-trellis-product="p${p}"><h3>Product ${p}</h3><p>A line about it, and a price.</p></li>`,
     );
     const list = `<p data-trellis-count=""></p><select data-trellis-sort="" aria-label="Sort by"></select><ul data-trellis-list="">${items.join("")}</ul>`;
-    site.page("page.html", site.piece("trellis/head.html"), site.piece(`${folder}/${firstPanel(site, folder)}`) + list);
+    site.page("page.html", head, panel + list);
     const server = await serveFiles({ "/": site.root }, { packed: true });
     const browser = await chromium.launch(launch);
     try {

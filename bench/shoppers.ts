@@ -3,6 +3,9 @@ import { Agent, request } from "node:http";
 import { Random } from "../demo/random.ts";
 import type { MadeShop } from "./made-shop.ts";
 
+/** Shoppers at once. */
+const usual = 64;
+
 /** Results of a load. */
 export interface Load {
   name: string;
@@ -58,7 +61,7 @@ export function shopperRequests({ shop, panel }: MadeShop, different: number): S
 export async function under(
   name: string,
   send: (n: number) => Promise<number>,
-  { shoppers = 64, seconds = 8 } = {},
+  { shoppers = usual, seconds = 8 } = {},
 ): Promise<Load> {
   const times: number[] = [];
   let [next, refused] = [0, 0];
@@ -81,7 +84,7 @@ export async function under(
   return { name, per_second, median_ms: at(0.5), p99_ms: at(0.99), refused };
 }
 
-const agent = new Agent({ keepAlive: true, maxSockets: 64 });
+const agent = new Agent({ keepAlive: true, maxSockets: usual });
 
 /**
  * Sends a request and takes the answer packed as it is: shoppers unpack on their own machines, and here it would take

@@ -54,7 +54,8 @@ export const handoff: Command = {
     });
     const { out, page: pages, at, link, action, card, language } = values;
     if (out === undefined) throw new UsageError(`Name the folder to write to with --out. Usage: ${handoff.usage}`);
-    const { whole, heights, measured, state } = await givenShop(positionals, values, handoff, "newest");
+    const given = await givenShop(positionals, values, handoff, "newest");
+    const { whole, heights, state } = given;
     const site: Partial<Site> = {
       ...(at === undefined ? {} : { at }),
       ...(link === undefined ? {} : { link }),
@@ -64,16 +65,14 @@ export const handoff: Command = {
     const trial = trialOf(values);
     const second = trial && (await givenShop(positionals, { ...values, edition: trial.edition }, handoff, "newest"));
     const wishes = { pages, language, card: card === undefined ? undefined : readText(card), site };
-    const numbered = (of: GivenShop["state"]) => (typeof of === "number" ? of : undefined);
-    const edition = numbered(state);
     const made = await (trial && second
       ? makeWithTrial(
-          { whole, edition, measured },
-          { whole: second.whole, edition: numbered(second.state), measured: second.measured },
+          { whole, ...editionOf(given) },
+          { whole: second.whole, ...editionOf(second) },
           trial.share,
           wishes,
         )
-      : makeHandoff(whole, { ...wishes, edition, heights, measured })
+      : makeHandoff(whole, { ...wishes, ...editionOf(given), heights })
     ).catch((error: unknown) => {
       throw error instanceof HttpError ? withHint(error) : error;
     });
@@ -85,6 +84,9 @@ export const handoff: Command = {
     return { text: which + beside + reportText(made.report), status: 0, note };
   },
 };
+
+/** Number and measured heights of an edition; neither for a draft or a folder. */
+const editionOf = ({ state, measured }: GivenShop) => (typeof state === "number" ? { edition: state, measured } : {});
 
 function namesIn(given: readonly string[]): Record<string, string> {
   return Object.fromEntries(

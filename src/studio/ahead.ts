@@ -1,11 +1,14 @@
 /** Requests and the worker that are started before the script that uses them has loaded. */
 
 /** Maximum time for a response, in ms; a server that hangs is reported like one that is unreachable. */
-export const longestWait = 60_000;
+const longestWait = 60_000;
 
 /** Sends a request to the server. @param address as fetch takes it */
 export const send = (address: string, init?: RequestInit): Promise<Response> =>
   fetch(address, { signal: AbortSignal.timeout(longestWait), ...init });
+
+/** Address of a shop's catalogue, for a worker. @param path the shop's path */
+export const sourceAddress = (path: string): string => new URL(`/api${path}/source`, location.href).href;
 
 /** Starts the worker that keeps a catalogue. @param address of the catalogue, which it fetches ahead */
 function startWorker(address: string): Worker {

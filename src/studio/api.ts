@@ -41,9 +41,6 @@ export async function request<T>(path: string, init?: RequestInit): Promise<T> {
 export const sendJson = <T>(method: "POST" | "PUT", path: string, value: unknown): Promise<T> =>
   request<T>(path, { method, headers: { "content-type": "application/json" }, body: JSON.stringify(value) });
 
-/** Address of a shop's catalogue, for a worker. @param path the shop's path */
-export const sourceAddress = (path: string): string => new URL(`/api${path}/source`, location.href).href;
-
 export const shopPath = (shop: string): string => `/shops/${encodeURIComponent(shop)}`;
 
 /** Address of a document, or of all documents of a kind. */

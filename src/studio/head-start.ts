@@ -2,16 +2,16 @@
  * Runs before the application's own script, and starts what the view at this address waits for: its script, the worker
  * with the shop's catalogue, and the shop's documents.
  */
-import { startAhead } from "./ahead.ts";
+import { sourceAddress, startAhead } from "./ahead.ts";
 import { frameScript, viewAt, viewScripts } from "./view-scripts.ts";
 
 const [, shops, shop, ...rest] = location.pathname.split("/");
 if (shops === "shops" && shop) {
-  const path = `/api/shops/${shop}`;
+  const path = `/shops/${shop}`;
   const view = viewAt(rest);
   startAhead(
-    new URL(`${path}/source`, location.href).href,
-    ["", "/swatches", "/documents/mends", "/documents/shop", "/documents/pages"].map((part) => path + part),
+    sourceAddress(path),
+    ["", "/swatches", "/documents/mends", "/documents/shop", "/documents/pages"].map((part) => `/api${path}${part}`),
   );
   // The router asks for the same again, and reports a failure.
   frameScript().catch(() => undefined);

@@ -1,5 +1,6 @@
 import { unzipSync } from "fflate";
 import type { PanelDocument } from "../../src/core/panel/panel-schema.ts";
+import { reservedHeights } from "../reserved-heights.ts";
 import { demoShop, newShop, origin } from "./bench.ts";
 import { awake } from "./shop-page.ts";
 import { type APIRequestContext, expect, test } from "./test.ts";
@@ -8,12 +9,9 @@ import { type APIRequestContext, expect, test } from "./test.ts";
 async function reserved(request: APIRequestContext, shop: string, panel: string): Promise<(number | undefined)[]> {
   const zip = await request.get(`/api/shops/${shop}/handoff.zip?of=1`);
   const sheet = new TextDecoder().decode(unzipSync(new Uint8Array(await zip.body()))["trellis-space.css"]);
-  const bands = sheet.split("@media ").slice(1);
-  expect(bands).toHaveLength(3);
-  return bands.map((rules) => {
-    const found = new RegExp(`name="${panel}"\\]:empty \\{ min-height: (\\d+)px`).exec(rules)?.[1];
-    return found === undefined ? undefined : Number(found);
-  });
+  const heights = reservedHeights(sheet, panel);
+  expect(heights).toHaveLength(3);
+  return heights;
 }
 
 test("the space that lines keep free for panels is what the panels take up on the edition’s pages", async ({

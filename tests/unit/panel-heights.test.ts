@@ -15,6 +15,7 @@ import { seedDemo } from "../../src/server/seed.ts";
 import { closeDatabase, openDatabase } from "../../src/server/store/database.ts";
 import { listShops } from "../../src/server/store/shops.ts";
 import { wholeShop } from "../../src/server/store/whole-shops.ts";
+import { reservedHeights } from "../reserved-heights.ts";
 
 const slug = "larkmoss-nursery";
 const panel = "climber-finder";
@@ -37,20 +38,10 @@ afterAll(async () => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-/** The height reserved for the panel, in the order wide, medium, slim. */
-const reserved = (sheet: string): (number | undefined)[] =>
-  sheet
-    .split("@media ")
-    .slice(1)
-    .map((rules) => {
-      const found = new RegExp(`name="${panel}"\\]:empty \\{ min-height: (\\d+)px`).exec(rules)?.[1];
-      return found === undefined ? undefined : Number(found);
-    });
-
 describe("the space reserved for a panel", () => {
   const spaceOf = async (shop: WholeShop, wishes: Parameters<typeof makeHandoff>[1]) => {
     const { files } = await makeHandoff(shop, { pages: ["/"], ...wishes });
-    return reserved(new TextDecoder().decode(files.get(spaceName)));
+    return reservedHeights(new TextDecoder().decode(files.get(spaceName)), panel);
   };
 
   it("is what a browser has measured, and nothing where the panel takes up nothing", async () => {
@@ -94,7 +85,7 @@ describe("the space reserved for a panel", () => {
     expect((await (await send("GET", "/handoff?of=draft")).json()).measured).toBe(false);
     const out = join(folder, "site");
     expect((await runTrellis(["handoff", "--shop", slug, "--data", data, "--out", out])).status).toBe(0);
-    expect(reserved(readFileSync(join(out, spaceName), "utf8"))).toEqual([432, 55, 44]);
+    expect(reservedHeights(readFileSync(join(out, spaceName), "utf8"), panel)).toEqual([432, 55, 44]);
   });
 
   it("is refused for an edition that does not exist, and unless it is a height", async () => {

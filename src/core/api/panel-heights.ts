@@ -1,8 +1,8 @@
-import { type InferType, number } from "yup";
-import { exact, record } from "../document/schema.ts";
+import type { InferType } from "yup";
+import { exact, numberIn, record } from "../document/schema.ts";
 
 /** CSS px; a panel that is not on a band has none there. */
-const px = () => number().strict().min(0).max(1_000_000).required();
+const px = () => numberIn(0, 1_000_000).required();
 
 /**
  * By panel and band, the height that a panel takes up in its place, in CSS px: its own where it is open, its button’s

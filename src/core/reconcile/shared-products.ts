@@ -1,10 +1,8 @@
 import type { Catalogue } from "../catalogue/catalogue.ts";
+import { spreadSample } from "../catalogue/sample.ts";
 
 /** Index pairs of products that two states of a catalogue share. */
 export type SharedProducts = readonly (readonly [before: number, after: number])[];
-
-/** The golden ratio's fraction: its multiples are evenly spread and in step with no pattern in a file. */
-const evenly = (Math.sqrt(5) - 1) / 2;
 
 /**
  * Products in both catalogues, by id.
@@ -16,6 +14,5 @@ export function sharedProducts(before: Catalogue, after: Catalogue, most = Numbe
     const old = places.get(id);
     return old === undefined ? [] : [[old, p] as const];
   });
-  const share = most / both.length;
-  return share >= 1 ? both : both.filter((_, at) => (at * evenly) % 1 < share);
+  return spreadSample(both, most);
 }

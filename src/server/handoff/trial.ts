@@ -10,7 +10,7 @@ export const trialFolder = "trial/";
 /** A state of a shop; `edition` is absent for a draft or a folder. */
 interface ShopState {
   whole: WholeShop;
-  edition: number | undefined;
+  edition?: number | undefined;
   /** Measured heights of its panels. */
   measured?: PanelHeights["heights"] | undefined;
 }
@@ -33,14 +33,10 @@ export async function makeWithTrial(
   wishes: Omit<HandoffWishes, "edition" | "measured" | "heights" | "trial">,
 ): Promise<Handoff> {
   const at = (wishes.site?.at ?? main.whole.shop.site?.at ?? defaultSite.at) + trialFolder;
-  const made = await makeHandoff(main.whole, {
-    ...wishes,
-    edition: main.edition,
-    measured: main.measured,
-    trial: { at: trialFolder, share },
-  });
-  const { whole, ...state } = second;
-  const other = await makeHandoff(whole, { ...wishes, ...state, site: { ...wishes.site, at } });
+  const make = ({ whole, ...state }: ShopState, more: HandoffWishes) =>
+    makeHandoff(whole, { ...wishes, ...state, ...more });
+  const made = await make(main, { trial: { at: trialFolder, share } });
+  const other = await make(second, { site: { ...wishes.site, at } });
   return { ...made, files: withTrial(made.files, other.files) };
 }
 

@@ -25,6 +25,12 @@ export type StandIn = (shop: string) => string | undefined;
 const siteNow = async (em: SqlEntityManager, shop: Shop) =>
   siteOf((await readDocument(em, shop, shopKind))?.document ?? shopKind.fresh(""));
 
+/** A state of a shop for a handoff. @throws HttpError if there is no such edition */
+const handoffState = async (em: SqlEntityManager, shop: Shop, which: number | "draft") => ({
+  whole: await stateOf(em, shop, which),
+  ...(which === "draft" ? {} : { edition: which, measured: await heightsOfEdition(em, shop, which) }),
+});
+
 /** The share of the tabs that get the second edition. @throws HttpError */
 function shareIn(text: string | undefined): number {
   const share = trialShare(text);
@@ -77,11 +83,7 @@ export function handoffRoutes(fork: () => SqlEntityManager, standIn: StandIn, { 
     const shop = await shopOf(em, slug);
     const [which, second] = [stateIn(of), stateIn(trial)];
     const site = await siteNow(em, shop);
-    const read = async (state: typeof which) => ({
-      whole: await stateOf(em, shop, state),
-      edition: state === "draft" ? undefined : state,
-      measured: state === "draft" ? undefined : await heightsOfEdition(em, shop, state),
-    });
+    const read = (state: typeof which) => handoffState(em, shop, state);
     const { files } = await makeWithTrial(await read(which), await read(second), share, { site });
     return files;
   }

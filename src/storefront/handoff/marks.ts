@@ -1,6 +1,8 @@
 /** The attributes by which a site marks its own list and the products in it. */
 export const listMark = "data-trellis-list";
 export const productMark = "data-trellis-product";
+/** Number of products beyond which a list is long: a browser takes a third of a second to lay out 3,000. */
+export const longList = 300;
 /** Set on a list whose items are plain boxes, see `plain-rows.ts`. */
 export const plainMark = "data-trellis-plain";
 

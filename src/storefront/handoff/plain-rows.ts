@@ -1,7 +1,4 @@
-import { plainMark } from "./marks.ts";
-
-/** From so many rows on. */
-const many = 300;
+import { longList, plainMark } from "./marks.ts";
 
 /**
  * Makes list items without a marker plain boxes: a browser renumbers all that follow each list item that appears, which
@@ -10,7 +7,7 @@ const many = 300;
  * @returns ends it
  */
 export function plainRows(list: Element, items: readonly Element[]): () => void {
-  if (items.length < many) return () => {};
+  if (items.length <= longList) return () => {};
   const observer = new ResizeObserver(() => {
     list.removeAttribute(plainMark);
     const shown = items.find((item) => !item.hasAttribute("hidden"));

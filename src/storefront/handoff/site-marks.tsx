@@ -4,12 +4,10 @@ import { sortChoices } from "../listing/sort-box.tsx";
 import type { PageState } from "../page/page-state.ts";
 import { Chosen } from "../panel/pieces.tsx";
 import { HandoffFault } from "./faults.ts";
-import { listMark, markIn, marksIn, type SitePlace } from "./marks.ts";
+import { listMark, longList, markIn, marksIn, type SitePlace } from "./marks.ts";
 import type { OpenGroup } from "./open-group.ts";
 import { type Arranged, SiteList } from "./site-list.ts";
 
-/** Number of products from which a list is long: a browser takes a third of a second to lay out 3,000. */
-const longList = 300;
 /** Number of products by which a long list grows. */
 const reachStep = 150;
 

@@ -83,9 +83,7 @@ function visitsOf(pages: HandoffPreview["pages"]) {
 
 /** The height that a panel takes up on its page: a floating button takes up none, like the panel in a closed drawer. */
 function heightOf(page: Document, panel: string): number {
-  const style = page.defaultView?.getComputedStyle;
-  const own = [...page.querySelectorAll(`[data-of="${CSS.escape(panel)}"]`)];
-  return own
-    .filter((one) => one.getClientRects().length > 0 && style?.call(page.defaultView, one).position !== "fixed")
+  return [...page.querySelectorAll(`[data-of="${CSS.escape(panel)}"]`)]
+    .filter((one) => one.getClientRects().length > 0 && getComputedStyle(one).position !== "fixed")
     .reduce((sum, one) => sum + Math.round(one.getBoundingClientRect().height), 0);
 }

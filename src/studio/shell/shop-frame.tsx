@@ -7,7 +7,8 @@ import type { MendDocument } from "../../core/catalogue/mend/mend-schema.ts";
 import { RemoteEngine } from "../../core/engine/remote-engine.ts";
 import type { PagesDocument } from "../../core/page/pages-schema.ts";
 import type { SwatchBook } from "../../core/swatch/view.ts";
-import { type ApiError, request, shopPath, sourceAddress, useShop } from "../api.ts";
+import { sourceAddress } from "../ahead.ts";
+import { type ApiError, request, shopPath, useShop } from "../api.ts";
 import type { Overview } from "../desk/desk.ts";
 import { type RemoteDesk, startDesk } from "../desk/open-desk.ts";
 import { NumberSheet } from "../numbers/number-sheet.tsx";
@@ -100,7 +101,8 @@ function useCatalogue(
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new turn opens the catalogue anew
   useEffect(() => {
     if (!mends || !pages) return;
-    const { desk, close } = startDesk(sourceAddress(path));
+    const source = sourceAddress(path);
+    const { desk, close } = startDesk(source);
     let over = false;
     // Each state of the catalogue has its own engine, since cached answers of another would be wrong.
     const take = (overview: Overview) => {
@@ -109,7 +111,7 @@ function useCatalogue(
     const fail = (error: Error) => over || setTrouble(error.message);
     const mended = () => mends.getState().document.mends;
     const { collections } = pages.getState().document;
-    desk.fetch(sourceAddress(path), mended(), collections).then(take, fail);
+    desk.fetch(source, mended(), collections).then(take, fail);
     const again = () => desk.mend(mended(), pages.getState().document.collections).then(take, fail);
     const stops = [
       mends.subscribe((now, before) => {
