@@ -1,7 +1,7 @@
 import { gzipSync } from "node:zlib";
 import tailwind from "@tailwindcss/vite";
 import react from "@vitejs/plugin-react";
-import { defineConfig, type Plugin } from "vite";
+import { defineConfig, type Plugin, type Rolldown } from "vite";
 import { packed } from "./vite.packed.ts";
 
 const server = "http://127.0.0.1:4311";
@@ -31,7 +31,9 @@ const ours = /\/src\/(?!studio\/shell\/(?:not-here|failed-view))|lucide-react/;
 /** Packages that take long to load, and that only some views need. */
 const large = ["css-tree", "sanitize-html", "culori", "chart.js", "ufuzzy", "react-virtual"];
 interface Graph {
-  getModuleInfo(id: string): { importedIds: readonly string[] } | null;
+  getModuleInfo(
+    id: string,
+  ): Pick<Rolldown.ModuleInfo, "importedIds" | "importers" | "dynamicImporters" | "isEntry"> | null;
 }
 
 const needed = new Map<string, ReadonlySet<string>>();
@@ -49,8 +51,43 @@ function needs(id: string, graph: Graph): ReadonlySet<string> {
   return found;
 }
 
-/** The file that a shared module belongs to. */
-const sharedBy = (id: string, graph: Graph): string => ["shared", ...[...needs(id, graph)].sort()].join("-");
+/** Number of scripts loaded on demand from which a module has a file that they share. */
+const sharedFrom = 3;
+
+/** Number of scripts, loaded first or on demand, that a module is part of. */
+function scriptsWith(id: string, graph: Graph): number {
+  const seen = new Set([id]);
+  let scripts = 0;
+  for (const module of seen) {
+    const { importers = [], dynamicImporters = [], isEntry = false } = graph.getModuleInfo(module) ?? {};
+    if (isEntry || dynamicImporters.length > 0) scripts += 1;
+    for (const importer of importers) seen.add(importer);
+  }
+  return scripts;
+}
+
+/**
+ * The file that a module belongs to; null if too few scripts share it. What a module imports is in at least as many
+ * scripts and needs no more packages, so these files never import each other in a circle.
+ */
+const sharedBy = (id: string, graph: Graph): string | null =>
+  scriptsWith(id, graph) < sharedFrom ? null : ["shared", ...[...needs(id, graph)].sort()].join("-");
+
+/** Fails the build when scripts import each other in a circle: one of them would run before what it needs. */
+const refuseCircles: Plugin = {
+  name: "refuse-circles",
+  writeBundle(_options, bundle) {
+    const done = new Set<string>();
+    const visit = (name: string, path: readonly string[]): void => {
+      if (path.includes(name)) this.error(`Scripts import each other in a circle: ${[...path, name].join(", ")}.`);
+      const chunk = bundle[name];
+      if (done.has(name) || chunk?.type !== "chunk") return;
+      for (const imported of chunk.imports) visit(imported, [...path, name]);
+      done.add(name);
+    };
+    for (const name of Object.keys(bundle)) visit(name, []);
+  },
+};
 
 /** Puts the script that runs first at the head of the page, without waiting for the style sheet. */
 const headStart: Plugin = {
@@ -76,7 +113,7 @@ const headStart: Plugin = {
 export default defineConfig({
   root: "src/studio",
   publicDir: false,
-  plugins: [react({ exclude: /src\/storefront/ }), tailwind(), headStart, measureScript, packed],
+  plugins: [react({ exclude: /src\/storefront/ }), tailwind(), headStart, measureScript, refuseCircles, packed],
   build: {
     outDir: "../../dist/studio",
     emptyOutDir: true,
@@ -87,7 +124,7 @@ export default defineConfig({
         codeSplitting: {
           groups: [
             { name: "head-start", test: first },
-            { name: sharedBy, minShareCount: 3, test: ours },
+            { name: sharedBy, test: ours },
           ],
           includeDependenciesRecursively: false,
         },

@@ -1,8 +1,9 @@
 /**
  * `npm run bench`: speed, measured. The name of a part as a flag measures that part alone: `--engine`, `--interface`, …;
- * `--load` many shoppers at once, `--own-list` a site’s own long list, `--page` what a shopper's phone waits for, `--scale` a column store beside our own
- * engine and `--growth`, which writes docs/growth, are done only when they are named. `--json` prints the engine's cases for machines; `--against FOLDER` takes turns
- * with an older commit in another work tree.
+ * `--load` many shoppers at once, `--own-list` a site’s own long list, `--page` what a shopper's phone waits for,
+ * `--views` how long the studio's views take to open, `--scale` a column store beside our own engine and `--growth`,
+ * which writes docs/growth, are done only when they are named. `--json` prints the engine's cases for machines;
+ * `--against FOLDER` takes turns with an older commit in another work tree.
  */
 import { parseArgs } from "node:util";
 import { compareWith } from "./compare.ts";
@@ -20,6 +21,7 @@ import { benchRehearsal } from "./rehearsal.ts";
 import { benchScale } from "./scale.ts";
 import { benchSwatches } from "./swatches.ts";
 import type { Timing } from "./timing.ts";
+import { benchViews } from "./views.ts";
 
 const sizes = [20_000, 100_000];
 const usual = {
@@ -45,6 +47,7 @@ const byThemselves = {
     reportLines(await benchLoad(2000));
   },
   "own-list": async () => reportTimes(await benchOwnList()),
+  views: async () => reportTimes(await benchViews()),
   growth: () => writeGrowth(),
   scale: () => benchScale(),
 };

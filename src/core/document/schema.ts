@@ -12,6 +12,7 @@ import {
   string,
   ValidationError,
 } from "yup";
+import { isCleanHtml } from "../sanitize/is-clean-html.ts";
 import { isPlain } from "./is-plain.ts";
 import { said } from "./json-schema.ts";
 
@@ -26,6 +27,14 @@ export const listOf = <T>(item: ISchema<T>, most: number) => array().of(item).st
 
 /** Any text up to a length; the empty one too. */
 export const text = (longest: number) => string().strict().max(longest).defined();
+
+/** Rich text up to a length, which has been cleaned. */
+export const richText = (longest: number) =>
+  text(longest).test(
+    "clean",
+    ({ path }) => `${path} contains markup that isn’t allowed`,
+    (html) => html === undefined || isCleanHtml(html),
+  );
 
 /** A text that says something. */
 export const someText = (longest: number) => string().strict().min(1).max(longest).required();

@@ -1,9 +1,19 @@
 import { boolean, type InferType, type ISchema, number, string } from "yup";
-import { byMember, exact, listOf, oneOf, optionalRecord, record, someText, text, wholeIn } from "../document/schema.ts";
+import {
+  byMember,
+  exact,
+  listOf,
+  oneOf,
+  optionalRecord,
+  record,
+  richText,
+  someText,
+  text,
+  wholeIn,
+} from "../document/schema.ts";
 import { searching } from "../engine/index/search-schema.ts";
 import { condition } from "../engine/question.ts";
 import type { PageKind } from "../profile/page-kinds.ts";
-import { cleanHtml } from "../sanitize/clean-html.ts";
 import { isSafeAddress } from "../sanitize/safe-address.ts";
 import type { Band } from "../settings/band.ts";
 import { placements } from "../settings/placement.ts";
@@ -26,12 +36,6 @@ const slug = () =>
     .required();
 
 const others = optionalRecord(text(500));
-const html = (longest: number) =>
-  text(longest).test(
-    "clean",
-    ({ path }) => `${path} contains markup that isn’t allowed`,
-    (given) => given === undefined || cleanHtml(given) === given,
-  );
 
 /** A text for the wide band, and for narrower bands that differ. */
 const bandedText = <T extends string>(values: readonly T[]) => {
@@ -95,7 +99,7 @@ export const layoutChanges = exact({
   /** Whether an article lists products below its text. */
   listing: boolean().strict().optional(),
   /** The text shown when nothing matches, above the filters that can be removed. */
-  nothing: html(20_000).optional(),
+  nothing: richText(20_000).optional(),
 });
 
 const byConditions = exact({
@@ -113,14 +117,14 @@ const collection = exact({
   name: text(200),
   names: others,
   /** Stands above the products. */
-  html: html(20_000),
+  html: richText(20_000),
   /** Its products: those that meet conditions, those picked, or one collection for each value of a field. */
   of: byMember("by", { conditions: byConditions, hand: byHand, value: byValue }),
   /** Its own order, as in a question; empty for the catalogue's. */
   order: text(500),
 });
 
-const article = exact({ id: id(), slug: slug(), title: text(200), titles: others, html: html(100_000) });
+const article = exact({ id: id(), slug: slug(), title: text(200), titles: others, html: richText(100_000) });
 
 /** A bar of the shop at the top of every page. */
 const bar = exact({

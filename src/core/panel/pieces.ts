@@ -1,8 +1,7 @@
 import { boolean, type InferType, type ISchema, lazy, number } from "yup";
 import { isPlain } from "../document/is-plain.ts";
 import { said } from "../document/json-schema.ts";
-import { exact, listOf, oneOf, text } from "../document/schema.ts";
-import { cleanHtml } from "../sanitize/clean-html.ts";
+import { exact, listOf, oneOf, richText, text } from "../document/schema.ts";
 import { linksIn, plainText } from "../sanitize/html-text.ts";
 import { isSafeAddress, isSafePicture } from "../sanitize/safe-address.ts";
 import { addressSchema, idSchema, labelSchema, labelsSchema } from "./row-members.ts";
@@ -80,11 +79,7 @@ const list = {
   text: define({
     label: "Text",
     schema: row("text").shape({
-      html: text(20_000).test(
-        "clean",
-        ({ path }) => `${path} contains markup that isn’t allowed`,
-        (html) => html === undefined || cleanHtml(html) === html,
-      ),
+      html: richText(20_000),
     }),
     fresh: { label: "", html: "<p>A few words for shoppers.</p>" },
     isLabelled: false,

@@ -1,10 +1,11 @@
 import sanitizeHtml from "sanitize-html";
+import { richTextTags } from "./is-clean-html.ts";
 import { isSafeAddress } from "./safe-address.ts";
 
 /** Sanitizes rich text: paragraphs, lists, emphasis, and links to safe addresses remain. Idempotent. */
 export function cleanHtml(html: string): string {
   return sanitizeHtml(html, {
-    allowedTags: ["p", "br", "strong", "em", "u", "s", "a", "ul", "ol", "li", "h2", "h3", "h4", "blockquote", "code"],
+    allowedTags: [...richTextTags.keys()],
     allowedAttributes: { a: ["href"] },
     allowedSchemes: ["http", "https", "mailto", "tel"],
     allowProtocolRelative: false,

@@ -4,7 +4,6 @@ import { isFacet } from "../../core/panel/panel.ts";
 import type { Row } from "../../core/panel/panel-schema.ts";
 import { freeId } from "../../core/panel/row-id.ts";
 import { rowTitle } from "../../core/panel/row-title.ts";
-import { cleanHtml } from "../../core/sanitize/clean-html.ts";
 import type { Band } from "../../core/settings/band.ts";
 import type { ArrangeAct } from "../../storefront/stage/arrange/act.ts";
 import { openDocument } from "../shell/documents.ts";
@@ -37,14 +36,21 @@ export async function applyArrangement(act: ArrangeAct, band: Band, shop: OpenSh
       return apply(setLabel(row.id, act.text, title));
     case "share":
       return apply(setSetting(row.id, "share", act.share, title, band));
-    case "html":
+    case "html": {
+      const cleaner = await import("../../core/sanitize/clean-html.ts").catch(() => undefined);
+      if (!cleaner) {
+        toast.error("The text couldn’t be saved. Reload the page and write it again.");
+        return;
+      }
+      const html = cleaner.cleanHtml(act.html);
       return apply({
         words: `Write ${title}`,
         change: ({ rows }) => {
-          const own = rows[at];
-          if (own?.kind === "piece" && own.piece === "text") own.html = cleanHtml(act.html);
+          const own = rows.find(({ id }) => id === row.id);
+          if (own?.kind === "piece" && own.piece === "text") own.html = html;
         },
       });
+    }
     case "carry":
       return carry(row, title, act.panel, shop, bench);
   }

@@ -1,5 +1,5 @@
 import { Maximize2, Minimize2 } from "lucide-react";
-import { useRef, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { bandAt, resolve } from "../../core/settings/band.ts";
 import { placementFacts } from "../../core/settings/placement.ts";
 import { languagesOf } from "../../core/shop/languages.ts";
@@ -25,6 +25,10 @@ interface Props {
   bezel?: boolean;
   /** Width in px of the rail beside it while arranging; 0 for none. */
   rail?: number;
+  /** Whether its page is not loaded yet. Default: it is loaded at once. */
+  held?: boolean;
+  /** Called when its page has come to life. */
+  wakes?(): void;
 }
 
 /** Before a page has sent positions. */
@@ -42,6 +46,8 @@ export function Frame({
   enlarge,
   bezel = false,
   rail = 0,
+  held = false,
+  wakes,
 }: Props) {
   const { shop } = useOpenShop();
   const { slug, session } = useBench();
@@ -55,6 +61,9 @@ export function Frame({
   const inDrawer = usePanel((state) => placementFacts[resolve(state.document.placement, band)].form === "drawer");
   const { drawerOpen, openDrawer, awake, standing, act, tell } = useFrame(frame, band);
   const [scrolled, setScrolled] = useState(0);
+  useEffect(() => {
+    if (awake) wakes?.();
+  }, [awake, wakes]);
   const edge = bezel ? 6 : 0;
   const shownWidth = Math.min(room, width * scale + edge * 2);
   return (
@@ -86,7 +95,11 @@ export function Frame({
           <iframe
             ref={frame}
             title={title}
-            src={`/draft/${encodeURIComponent(shop.slug)}${address}?stage&panel=${encodeURIComponent(slug)}`}
+            src={
+              held
+                ? undefined
+                : `/draft/${encodeURIComponent(shop.slug)}${address}?stage&panel=${encodeURIComponent(slug)}`
+            }
             className="origin-top-left border-0"
             style={{
               ...sightFilter(sight),

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useRef, useState } from "react";
 import { bandAt } from "../../core/settings/band.ts";
 import { FirstHint } from "../shell/first-hint.tsx";
 import { useShopSettings } from "../shell/shop-context.ts";
@@ -42,6 +42,7 @@ export function Stage() {
   const wideFits = Math.min(1, Math.max(0.1, (room.width - phoneRoom - rail) / pageWidth));
   const wideScale = scaleOf(zoom, wideFits);
   const wideRoom = Math.max(160, room.width - phoneRoom - rail);
+  const { drawn, draw } = useDrawn();
   const enlarge = (which: "wide" | "phone") => session.setState({ frames: frames === which ? "both" : which });
 
   return (
@@ -63,6 +64,7 @@ export function Stage() {
             caption={`${capital(bandAt(pageWidth, limits))} · ${pageWidth} px · shown at ${Math.round(wideScale * 100)}%`}
             large={frames === "wide"}
             enlarge={() => enlarge("wide")}
+            wakes={draw}
           />
         )}
         {frames === "wide" ? null : (
@@ -75,6 +77,7 @@ export function Stage() {
             large={frames === "phone"}
             enlarge={() => enlarge("phone")}
             rail={slimRail}
+            held={frames === "both" && !drawn}
             bezel
           />
         )}
@@ -82,6 +85,20 @@ export function Stage() {
       {bandAt(pageWidth, limits) === "wide" ? <MediumFrame /> : null}
     </>
   );
+}
+
+/** Maximum time in ms that the phone waits for the wide page. */
+const longestHold = 3000;
+
+/** Whether the wide page is drawn. Both at once would each take twice as long, since they share a thread. */
+function useDrawn() {
+  const [drawn, setDrawn] = useState(false);
+  const draw = useCallback(() => setDrawn(true), []);
+  useEffect(() => {
+    const timer = setTimeout(draw, longestHold);
+    return () => clearTimeout(timer);
+  }, [draw]);
+  return { drawn, draw };
 }
 
 /** The scale of a page. @param fits the scale at which its whole width is visible */
