@@ -113,7 +113,14 @@ const headStart: Plugin = {
 export default defineConfig({
   root: "src/studio",
   publicDir: false,
-  plugins: [react({ exclude: /src\/storefront/ }), tailwind(), headStart, measureScript, refuseCircles, packed],
+  plugins: [
+    react({ exclude: /src\/storefront/ }),
+    tailwind(),
+    headStart,
+    measureScript,
+    refuseCircles,
+    packed("quick"),
+  ],
   build: {
     outDir: "../../dist/studio",
     emptyOutDir: true,

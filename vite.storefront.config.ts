@@ -71,7 +71,7 @@ const ofThePage = /\/(?:stage|numbers)\/|d3-array|value-order|sort-keys|index\/w
 export default defineConfig({
   publicDir: false,
   base: "/storefront/",
-  plugins: [plainImports, measureScript, names, packed],
+  plugins: [plainImports, measureScript, names, packed("best")],
   worker: { format: "es", rollupOptions: { output: { entryFileNames: "[name]-[hash].js" } } },
   build: {
     outDir: "dist/storefront",

@@ -1,4 +1,4 @@
-import { spawn } from "node:child_process";
+import { fork } from "node:child_process";
 import { createHash } from "node:crypto";
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
@@ -24,16 +24,16 @@ const mark = join(root, "dist/.built");
 export const isBuilt = (state = fingerprint()) => existsSync(mark) && readFileSync(mark, "utf8") === state;
 
 /** What is built, as configuration and mode: the studio takes as long as all the others, which follow each other. */
-const studio = /** @type {const} */ ([["vite.config.ts", "production"]]);
-const others = /** @type {const} */ ([
-  ["vite.storefront.config.ts", "production"],
-  ["vite.handoff.config.ts", "modules"],
-  ["vite.handoff.config.ts", "engine"],
-  ["vite.handoff.config.ts", "loader"],
-  ["vite.handoff.config.ts", "visits"],
-  ["vite.handoff.config.ts", "check"],
-  ["vite.server.config.ts", "production"],
-]);
+const studio = ["vite.config.ts:production"];
+const others = [
+  "vite.storefront.config.ts:production",
+  "vite.handoff.config.ts:modules",
+  "vite.handoff.config.ts:engine",
+  "vite.handoff.config.ts:loader",
+  "vite.handoff.config.ts:visits",
+  "vite.handoff.config.ts:check",
+  "vite.server.config.ts:production",
+];
 
 /** Builds the studio, the storefront, and what runs on Node.js, with the packages for it, unless that is done. */
 export async function ensureBuilt() {
@@ -43,29 +43,27 @@ export async function ensureBuilt() {
   if (isBuilt(state)) return;
   const count = studio.length + others.length;
   let built = 0;
-  /** @param {readonly (readonly [config: string, mode: string])[]} list */
-  const all = async (list) => {
-    for (const [config, mode] of list) {
-      if (!(await vite(config, mode))) stop("The build failed.");
-      built += 1;
-      console.log(`Building ${"█".repeat(built)}${"░".repeat(count - built)} ${built} of ${count}`);
-    }
+  const progress = () => {
+    built += 1;
+    console.log(`Building ${"█".repeat(built)}${"░".repeat(count - built)} ${built} of ${count}`);
   };
   console.log(`Building ${"░".repeat(count)}`);
-  await Promise.all([all(studio), all(others)]);
+  const ended = await Promise.all([buildAll(studio, progress), buildAll(others, progress)]);
+  if (ended.includes(false)) stop("The build failed.");
   writeFileSync(mark, state);
 }
 
 /**
- * @param {string} config
- * @param {string} mode
- * @returns {Promise<boolean>} whether it was built
+ * Builds one after another in a process of their own.
+ * @param {readonly string[]} list configurations with their modes
+ * @param {() => void} progress called after each
+ * @returns {Promise<boolean>} whether all were built
  */
-function vite(config, mode) {
-  const program = join(root, "node_modules/vite/bin/vite.js");
-  const args = [program, "build", "--config", config, "--mode", mode, "--logLevel", "warn"];
+function buildAll(list, progress) {
   return new Promise((resolve) => {
-    spawn(process.execPath, args, { cwd: root, stdio: "inherit" }).on("exit", (code) => resolve(code === 0));
+    fork(join(root, "scripts/vite-builds.mjs"), list, { cwd: root })
+      .on("message", progress)
+      .on("exit", (code) => resolve(code === 0));
   });
 }
 

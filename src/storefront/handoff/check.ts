@@ -10,7 +10,7 @@ import { marksIn, productMark } from "./marks.ts";
 import { membersOfPage } from "./members.ts";
 import { type HandoffManifest, handoffFormat, manifestName, type ShopFile } from "./wire.ts";
 
-const place = new URL(".", import.meta.url);
+const place = new URL(/* @vite-ignore */ ".", import.meta.url);
 
 /** Entries of the browser's own record, those from before included. */
 function recorded(type: string): Promise<PerformanceEntry[]> {
