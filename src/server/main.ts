@@ -174,9 +174,13 @@ function startOver(): void {
   if (kept) console.log(`The shops from before are kept in ${kept}`);
 }
 
-/** Draws the shops' front pages one after the other, so that a designer's first requests come in between. */
+/**
+ * Draws the shops' front pages one after the other, so that a designer's first requests come in between, and creates
+ * the schemas that publishing would wait for.
+ */
 async function warmShops(app: ReturnType<typeof createApp>, orm: Awaited<ReturnType<typeof openDatabase>>) {
   for (const { slug } of await listShops(orm.em.fork())) await warmShop(app, slug);
+  schemaFiles();
 }
 
 async function open({ port: taken }: { port: number }): Promise<void> {
@@ -184,8 +188,6 @@ async function open({ port: taken }: { port: number }): Promise<void> {
     if (fresh) startOver();
     const orm = await openDatabase(data, { onLost: (sentence) => console.error(sentence) });
     await purgeRemoved(orm.em.fork());
-    // Created now, so that publishing need not wait for them.
-    schemaFiles();
     if (await seedDemo(orm, repository)) console.log("The demo shop is ready.");
     let site: string | undefined;
     if (password && passwordFile !== undefined) await takePassword(password, passwordFile);

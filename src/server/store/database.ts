@@ -1,20 +1,7 @@
 import { mkdirSync } from "node:fs";
 import { dirname } from "node:path";
-import { MikroORM } from "@mikro-orm/libsql";
-import { Migrator } from "@mikro-orm/migrations";
+import { MikroORM, type Options } from "@mikro-orm/libsql";
 import { freeName, realFile } from "../disk/files.ts";
-import { Shops } from "../migrations/2026-11-24-shops.ts";
-import { Catalogues } from "../migrations/2026-11-25-catalogues.ts";
-import { PanelFormat2 } from "../migrations/2026-11-25-panel-format-2.ts";
-import { SwatchBooks } from "../migrations/2026-11-25-swatch-books.ts";
-import { Documents } from "../migrations/2026-11-27-documents.ts";
-import { Editions } from "../migrations/2026-11-27-editions.ts";
-import { Removed } from "../migrations/2026-11-27-removed.ts";
-import { PastCatalogues } from "../migrations/2026-11-28-past-catalogues.ts";
-import { StepTimes } from "../migrations/2026-11-30-step-times.ts";
-import { Visits } from "../migrations/2026-11-30-visits.ts";
-import { PanelHeights } from "../migrations/2026-12-01-panel-heights.ts";
-import { Previews } from "../migrations/2026-12-01-previews.ts";
 import { backUp, completeRestore } from "./backup.ts";
 import { checkFile, writeApplicationId } from "./check-file.ts";
 import { busyTimeout, CarefulDialect, type RawConnection } from "./dialect.ts";
@@ -27,19 +14,38 @@ import { ContentSchema, EditionSchema, PreviewNoteSchema, PreviewSchema } from "
 import { VisitBatchSchema, VisitFileSchema } from "./tables/visit.ts";
 import { upgradeDocuments } from "./upgrade-documents.ts";
 
+/** All migrations, the oldest first; loaded only where one is still to run. */
 const migrations = [
-  { name: "2026-11-24-shops", class: Shops },
-  { name: "2026-11-25-catalogues", class: Catalogues },
-  { name: "2026-11-25-panel-format-2", class: PanelFormat2 },
-  { name: "2026-11-25-swatch-books", class: SwatchBooks },
-  { name: "2026-11-27-documents", class: Documents },
-  { name: "2026-11-27-editions", class: Editions },
-  { name: "2026-11-27-removed", class: Removed },
-  { name: "2026-11-28-past-catalogues", class: PastCatalogues },
-  { name: "2026-11-30-step-times", class: StepTimes },
-  { name: "2026-11-30-visits", class: Visits },
-  { name: "2026-12-01-previews", class: Previews },
-  { name: "2026-12-01-panel-heights", class: PanelHeights },
+  { name: "2026-11-24-shops", load: async () => (await import("../migrations/2026-11-24-shops.ts")).Shops },
+  {
+    name: "2026-11-25-catalogues",
+    load: async () => (await import("../migrations/2026-11-25-catalogues.ts")).Catalogues,
+  },
+  {
+    name: "2026-11-25-panel-format-2",
+    load: async () => (await import("../migrations/2026-11-25-panel-format-2.ts")).PanelFormat2,
+  },
+  {
+    name: "2026-11-25-swatch-books",
+    load: async () => (await import("../migrations/2026-11-25-swatch-books.ts")).SwatchBooks,
+  },
+  { name: "2026-11-27-documents", load: async () => (await import("../migrations/2026-11-27-documents.ts")).Documents },
+  { name: "2026-11-27-editions", load: async () => (await import("../migrations/2026-11-27-editions.ts")).Editions },
+  { name: "2026-11-27-removed", load: async () => (await import("../migrations/2026-11-27-removed.ts")).Removed },
+  {
+    name: "2026-11-28-past-catalogues",
+    load: async () => (await import("../migrations/2026-11-28-past-catalogues.ts")).PastCatalogues,
+  },
+  {
+    name: "2026-11-30-step-times",
+    load: async () => (await import("../migrations/2026-11-30-step-times.ts")).StepTimes,
+  },
+  { name: "2026-11-30-visits", load: async () => (await import("../migrations/2026-11-30-visits.ts")).Visits },
+  { name: "2026-12-01-previews", load: async () => (await import("../migrations/2026-12-01-previews.ts")).Previews },
+  {
+    name: "2026-12-01-panel-heights",
+    load: async () => (await import("../migrations/2026-12-01-panel-heights.ts")).PanelHeights,
+  },
 ];
 
 /** Names of all migrations, the oldest first. */
@@ -83,8 +89,9 @@ export async function openDatabase(
   // A newer version's migration can't be undone; the copy made before it can be used.
   if (open && open.length > 0 && open.length < migrationNames.length && upTo === undefined)
     backUp(file, freeName(`${file}.before-${open.at(-1)}`));
-  const orm = await connect(file, habits);
-  await orm.migrator.up(upTo === undefined ? undefined : { to: upTo });
+  const isCurrent = open?.length === 0;
+  const orm = await connect(file, habits, isCurrent ? {} : await migrating());
+  if (!isCurrent) await orm.migrator.up(upTo === undefined ? undefined : { to: upTo });
   if (file !== ":memory:") guardConnection(orm.em.getConnection(), new FileGuard(file, onLost));
   if (upTo === undefined) await upgradeDocuments(orm.em.fork());
   return orm;
@@ -93,7 +100,14 @@ export async function openDatabase(
 /** Opens a file that {@link openDatabase} has opened already, in another thread and read-only. */
 export const openForReading = (file: string): Promise<MikroORM> => connect(file, [...habits, "pragma query_only = on"]);
 
-const connect = (file: string, habits: readonly string[]): Promise<MikroORM> =>
+/** The options with which a database can be migrated. */
+async function migrating(): Promise<Options> {
+  const { Migrator } = await import("@mikro-orm/migrations");
+  const list = await Promise.all(migrations.map(async ({ name, load }) => ({ name, class: await load() })));
+  return { extensions: [Migrator], migrations: { migrationsList: list, snapshot: false, silent: true } };
+}
+
+const connect = (file: string, habits: readonly string[], more: Options = {}): Promise<MikroORM> =>
   MikroORM.init({
     dbName: file,
     entities: [
@@ -101,8 +115,7 @@ const connect = (file: string, habits: readonly string[]): Promise<MikroORM> =>
       ...[EditionSchema, ContentSchema, PastCatalogueSchema, PastPartSchema, VisitBatchSchema, VisitFileSchema],
       ...[PreviewSchema, PreviewNoteSchema],
     ],
-    extensions: [Migrator],
-    migrations: { migrationsList: migrations, snapshot: false, silent: true },
+    ...more,
     discovery: { disableDynamicFileAccess: true },
     pool: { afterCreate: sayingTo(habits) },
     driverOptions: { client: CarefulDialect },
