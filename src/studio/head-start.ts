@@ -9,9 +9,12 @@ const [, shops, shop, ...rest] = location.pathname.split("/");
 if (shops === "shops" && shop) {
   const path = `/shops/${shop}`;
   const view = viewAt(rest);
+  const [, panel] = rest;
+  const parts = ["", "/swatches", "/documents/mends", "/documents/shop", "/documents/pages"];
+  if (view === "panels" && panel) parts.push(`/documents/panel/${panel}`);
   startAhead(
     sourceAddress(path),
-    ["", "/swatches", "/documents/mends", "/documents/shop", "/documents/pages"].map((part) => `/api${path}${part}`),
+    parts.map((part) => `/api${path}${part}`),
   );
   // The router asks for the same again, and reports a failure.
   frameScript().catch(() => undefined);

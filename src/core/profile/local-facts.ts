@@ -1,4 +1,5 @@
 import type { Range } from "../catalogue/numbers/range-schema.ts";
+import { spreadSample } from "../catalogue/sample.ts";
 import type { Answer } from "../engine/answer.ts";
 import type { CatalogueIndex } from "../engine/index/catalogue-index.ts";
 import { LocalEngine } from "../engine/local-engine.ts";
@@ -91,8 +92,8 @@ export class LocalFacts implements Facts {
     const known = this.#said.get(key);
     if (known) return known;
     const field = this.index.field(key);
-    const step = Math.max(1, Math.ceil(this.index.products / maxCompared));
-    const said = field ? valueCodes(this.index.catalogue, field).filter((_, p) => p % step === 0) : new Int32Array();
+    const codes = field ? valueCodes(this.index.catalogue, field) : new Int32Array();
+    const said = Int32Array.from(spreadSample([...codes], maxCompared));
     this.#said.set(key, said);
     return said;
   }
