@@ -7,7 +7,7 @@ import { spreadSample } from "./sample.ts";
 import type { Table } from "./table.ts";
 
 /** Column roles that may still serve as the title. */
-const naming: ReadonlySet<ColumnMapping["as"]> = new Set(["title", "type", "brand", "attribute"]);
+const naming: ReadonlySet<ColumnMapping["as"]> = new Set(["title", "category", "type", "brand", "attribute"]);
 /** Words in headings of columns with names. Common practice, no source. */
 const heads =
   /\b(?:names?|titles?|titel|bezeichnung|produktname|nom|titre|nombre|título|titulo|naam|nome|titolo|label|model)\b/i;

@@ -57,7 +57,7 @@ const fewestKnown = 0.5;
 export function suggestReading({ header, records }: Pick<Table, "header" | "records">): Reading {
   const sample = spreadSample(records, looked);
   const cellsAt = (at: number) => sample.map(({ cells }) => cells[at]?.trim() ?? "").filter((cell) => cell !== "");
-  const roles = withWordsAsCategory(suggestRoles(header), cellsAt);
+  const roles = withNames(withWordsAsCategory(suggestRoles(header), cellsAt), cellsAt);
   const reading = withPrice(withStock(roles, header, cellsAt), cellsAt).map(
     (column, at): ColumnMapping =>
       column.as === "skip"
@@ -80,6 +80,20 @@ function withWordsAsCategory(reading: Reading, cellsAt: (at: number) => string[]
       ? { ...column, as: "attribute" }
       : column,
   );
+}
+
+/** Longest name of a thing, in characters. Common practice, no source. */
+const longestName = 80;
+
+/** Makes descriptions the titles if the file has none and they are short and differ, as in lists of stock. */
+function withNames(reading: Reading, cellsAt: (at: number) => string[]): Reading {
+  const at = reading.findIndex(({ as }) => as === "description");
+  if (at < 0 || reading.some(({ as }) => as === "title")) return reading;
+  const cells = cellsAt(at);
+  const areNames =
+    new Set(cells).size >= cells.length * most &&
+    cells.filter(({ length }) => length <= longestName).length >= cells.length * most;
+  return areNames ? reading.map((column, place) => (place === at ? { ...column, as: "title" } : column)) : reading;
 }
 
 const count = (text: string, letters: RegExp): number => text.match(letters)?.length ?? 0;
