@@ -1,10 +1,13 @@
 import type { Banded } from "../settings/band.ts";
 import type { LookPart, Property } from "./part.ts";
 import { basics } from "./parts/basics.ts";
+import { boxParts } from "./parts/boxes.ts";
 import { controlParts } from "./parts/controls.ts";
+import { countParts } from "./parts/counts.ts";
 import { listingParts } from "./parts/listing.ts";
-import { optionLookParts } from "./parts/options.ts";
 import { panelParts } from "./parts/panel.ts";
+import { swatchParts } from "./parts/swatches.ts";
+import { tileParts } from "./parts/tiles.ts";
 import { following, stateBefore, states, type TokenState, type TokenValue } from "./value.ts";
 
 /**
@@ -14,7 +17,10 @@ import { following, stateBefore, states, type TokenState, type TokenValue } from
 export const parts: Readonly<Record<string, LookPart>> = {
   ...basics,
   ...panelParts,
-  ...optionLookParts,
+  ...boxParts,
+  ...tileParts,
+  ...swatchParts,
+  ...countParts,
   ...controlParts,
   ...listingParts,
 };
