@@ -1,10 +1,20 @@
 import sanitizeHtml from "sanitize-html";
-import { richTextTags } from "./is-clean-html.ts";
+import { isCleanHtml, richTextTags } from "./is-clean-html.ts";
 import { isSafeAddress } from "./safe-address.ts";
+
+/** Maximum number of times that a text is cleaned; each time undoes one level of broken nesting. */
+const mostRounds = 20;
 
 /** Sanitizes rich text: paragraphs, lists, emphasis, and links to safe addresses remain. Idempotent. */
 export function cleanHtml(html: string): string {
-  return sanitizeHtml(html, {
+  let clean = sanitized(html);
+  // What is left of a broken tag may change how the others nest.
+  for (let round = 1; round < mostRounds && !isCleanHtml(clean); round++) clean = sanitized(clean);
+  return clean;
+}
+
+const sanitized = (html: string): string =>
+  sanitizeHtml(html, {
     allowedTags: [...richTextTags.keys()],
     allowedAttributes: { a: ["href"] },
     allowedSchemes: ["http", "https", "mailto", "tel"],
@@ -16,4 +26,3 @@ export function cleanHtml(html: string): string {
       }),
     },
   });
-}
