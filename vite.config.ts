@@ -121,6 +121,8 @@ export default defineConfig({
     refuseCircles,
     packed("quick"),
   ],
+  // Workers load what they seldom do on demand.
+  worker: { format: "es" },
   build: {
     outDir: "../../dist/studio",
     emptyOutDir: true,

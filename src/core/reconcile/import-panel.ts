@@ -109,6 +109,13 @@ export function matchFacets(panel: PanelDocument, targets: readonly CarryTarget[
   });
 }
 
+/** A panel from another shop, adapted. */
+export interface ImportedPanel {
+  document: PanelDocument;
+  /** What could not be taken along, each as a sentence. */
+  left: string[];
+}
+
 /**
  * A panel adapted to another shop: each facet over its matched field, without values that no product states here;
  * facets without a field are left out, and so is a look of the other shop.
@@ -119,7 +126,7 @@ export function importPanel(
   panel: PanelDocument,
   to: ReadonlyMap<string, string>,
   targetOf: (field: string) => CarryTarget | undefined,
-): { document: PanelDocument; left: string[] } {
+): ImportedPanel {
   const left: string[] = [];
   const { look, ...rest } = panel;
   if (look !== undefined) left.push(`The look “${look}”: this shop’s look is used instead.`);

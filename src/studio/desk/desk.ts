@@ -11,8 +11,8 @@ import { CatalogueIndex } from "../../core/engine/index/catalogue-index.ts";
 import type { Facet, Selection, WireQuestion } from "../../core/engine/question.ts";
 import { findVariants, type VariantQuery } from "../../core/engine/variants.ts";
 import type { Finding } from "../../core/findings/finding.ts";
-import { findFindings, type Known } from "../../core/findings/findings.ts";
-import { type PageFigures, pageFigures } from "../../core/findings/page/figures.ts";
+import type { Known } from "../../core/findings/findings.ts";
+import type { PageFigures } from "../../core/findings/page/figures.ts";
 import { type PageRef, pageList } from "../../core/page/page-list.ts";
 import type { PagesDocument } from "../../core/page/pages-schema.ts";
 import { type ShownPage, shownPage } from "../../core/page/shown-page.ts";
@@ -20,12 +20,12 @@ import { targetOf } from "../../core/page/target.ts";
 import { withCollections } from "../../core/page/with-collections.ts";
 import { engineFacets, facetRows } from "../../core/panel/panel.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
-import { type FilledRecipe, fillRecipes } from "../../core/panel/suggest/recipes.ts";
+import type { FilledRecipe } from "../../core/panel/suggest/recipes.ts";
 import type { FieldDetail } from "../../core/profile/field-detail.ts";
 import { LocalFacts } from "../../core/profile/local-facts.ts";
 import type { ModeExample } from "../../core/profile/mode-example.ts";
 import type { FieldProfile } from "../../core/profile/profile.ts";
-import { type CarryMatch, type CarryTarget, importPanel, matchFacets } from "../../core/reconcile/import-panel.ts";
+import type { CarryMatch, CarryTarget, ImportedPanel } from "../../core/reconcile/import-panel.ts";
 import { leftOut, waysOfReach } from "../../core/recount/of-facet.ts";
 import {
   type CountedOptions,
@@ -122,17 +122,20 @@ export class Desk {
     return this.#facts.modeExample(facet);
   }
 
-  findings(panel: PanelDocument, selection: Selection, known: Known): Promise<Finding[]> {
+  async findings(panel: PanelDocument, selection: Selection, known: Known): Promise<Finding[]> {
+    const { findFindings } = await import("../../core/findings/findings.ts");
     return findFindings(this.#facts, panel, selection, known);
   }
 
   /** Ways to start a panel, filled with the shop's fields. */
-  recipes(): FilledRecipe[] {
+  async recipes(): Promise<FilledRecipe[]> {
+    const { fillRecipes } = await import("../../core/panel/suggest/recipes.ts");
     return fillRecipes(this.#facts.index);
   }
 
   /** For each facet of a panel from another shop, the most similar field here. */
-  matchFacets(panel: PanelDocument): CarryMatch[] {
+  async matchFacets(panel: PanelDocument): Promise<CarryMatch[]> {
+    const { matchFacets } = await import("../../core/reconcile/import-panel.ts");
     return matchFacets(
       panel,
       this.#facts.profiles().map((profile) => this.#target(profile)),
@@ -140,7 +143,8 @@ export class Desk {
   }
 
   /** A panel from another shop adapted to this shop's fields. */
-  carryPanel(panel: PanelDocument, to: ReadonlyMap<string, string>): ReturnType<typeof importPanel> {
+  async carryPanel(panel: PanelDocument, to: ReadonlyMap<string, string>): Promise<ImportedPanel> {
+    const { importPanel } = await import("../../core/reconcile/import-panel.ts");
     return importPanel(panel, to, (field) => {
       const profile = this.#facts.profile(field);
       return profile && this.#target(profile);
@@ -174,6 +178,7 @@ export class Desk {
     const state = JSON.stringify([pages, [...panels]]);
     if (this.#figures.state !== state) this.#figures = { state, pages: new Map() };
     const known = this.#figures.pages;
+    const { pageFigures } = await import("../../core/findings/page/figures.ts");
     for (const address of addresses) {
       if (known.has(address)) continue;
       const figures = await pageFigures(this.#facts, address, pages, panels);
