@@ -112,7 +112,7 @@ export function matchFacets(panel: PanelDocument, targets: readonly CarryTarget[
 /** A panel from another shop, adapted. */
 export interface ImportedPanel {
   document: PanelDocument;
-  /** What could not be taken along, each as a sentence. */
+  /** Sentences about everything that was left out. */
   left: string[];
 }
 

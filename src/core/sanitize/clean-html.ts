@@ -8,7 +8,7 @@ const mostRounds = 20;
 /** Sanitizes rich text: paragraphs, lists, emphasis, and links to safe addresses remain. Idempotent. */
 export function cleanHtml(html: string): string {
   let clean = sanitized(html);
-  // What is left of a broken tag may change how the others nest.
+  // Remains of a broken tag may change how the others nest.
   for (let round = 1; round < mostRounds && !isCleanHtml(clean); round++) clean = sanitized(clean);
   return clean;
 }
