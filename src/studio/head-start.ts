@@ -9,12 +9,10 @@ const [, shops, shop, ...rest] = location.pathname.split("/");
 if (shops === "shops" && shop) {
   const path = `/shops/${shop}`;
   const view = viewAt(rest);
-  const [, panel] = rest;
-  const parts = ["", "/swatches", "/documents/mends", "/documents/shop", "/documents/pages"];
-  if (view === "panels" && panel) parts.push(`/documents/panel/${panel}`);
+  // Only what a view asks for at once: an answer that waits could be out of date when it is used.
   startAhead(
     sourceAddress(path),
-    parts.map((part) => `/api${path}${part}`),
+    ["", "/swatches", "/documents/mends", "/documents/shop", "/documents/pages"].map((part) => `/api${path}${part}`),
   );
   // The router asks for the same again, and reports a failure.
   frameScript().catch(() => undefined);
