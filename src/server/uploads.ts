@@ -54,7 +54,7 @@ export const beginning = (catalogue: Catalogue): PanelDocument =>
 /**
  * The catalogue in a form: a file of any supported format, or one that the tool has already read and encoded.
  * @param known fields of the shop whose catalogue it replaces; absent for a new shop
- * @throws Fault, CatalogueError
+ * @throws HttpError, CatalogueError
  */
 async function readBroughtCatalogue(sent: Sent, known?: readonly Field[]): Promise<UploadedCatalogue> {
   const form = await formOf(requestOf(sent));
@@ -70,7 +70,7 @@ async function readBroughtCatalogue(sent: Sent, known?: readonly Field[]): Promi
   return { name, currency, catalogue: { ...brought, ...how }, first: known ? undefined : beginning(catalogue) };
 }
 
-/** The whole shop in a form: its folder as a zip. @throws Fault, CatalogueError, InvalidDocument */
+/** The whole shop in a form: its folder as a zip. @throws HttpError, CatalogueError, InvalidDocument */
 async function readBroughtShop(sent: Sent): Promise<UploadedShop> {
   const { file } = await formOf(requestOf(sent));
   if (!(file instanceof File)) throw new HttpError(400, "No file was sent. Choose a shop’s folder as a ZIP.");
@@ -83,7 +83,7 @@ async function readBroughtShop(sent: Sent): Promise<UploadedShop> {
   }
 }
 
-/** The picture in a form, sanitized. @throws Fault */
+/** The picture in a form, sanitized. @throws HttpError */
 async function readPicture(sent: Sent): Promise<KeptPicture> {
   const { file } = await formOf(requestOf(sent));
   if (!(file instanceof File)) throw new HttpError(400, "No picture was sent. Choose one.");
@@ -96,7 +96,7 @@ export const readers: Readers = { catalogue: readBroughtCatalogue, shop: readBro
 const requestOf = ({ body, type }: Sent): Request =>
   new Request("http://localhost/", { method: "POST", body, headers: { "content-type": type } });
 
-/** @throws Fault if the bytes are not what they claim to be */
+/** @throws HttpError if the bytes are not what they claim to be */
 function unpacked(bytes: Uint8Array): Catalogue {
   try {
     const catalogue = decodeCatalogue(bytes);

@@ -6,7 +6,7 @@ import { familiesIn } from "../../src/core/look/fonts.ts";
 import { together } from "../../src/core/look/from-css/bring.ts";
 import { readPicture } from "../../src/core/look/from-css/picture-colours.ts";
 import { type LookReading, readLook } from "../../src/core/look/from-css/read-look.ts";
-import { calculated, readAnyColour, readLength, withVariables } from "../../src/core/look/from-css/values.ts";
+import { evaluateCalc, readAnyColour, readLength, withVariables } from "../../src/core/look/from-css/values.ts";
 import { type Answer, keptApart, lookedAt } from "./read-looks.answers.ts";
 
 const packages = fileURLToPath(new URL("../../node_modules", import.meta.url));
@@ -96,9 +96,9 @@ describe("a look read from a shop's own style sheet", () => {
 describe("values of style sheets", () => {
   it("are computed as CSS computes them", () => {
     // Source: examples of CSS Values and Units Level 4 on calc(), and of CSS Color Level 4 and 5; from memory.
-    expect(calculated("2 * (3px + 4px)")).toEqual({ n: 14, unit: "px" });
-    expect(calculated("100% / 3")?.n).toBeCloseTo(33.333, 3);
-    expect(calculated("1px + 1em")).toBeUndefined();
+    expect(evaluateCalc("2 * (3px + 4px)")).toEqual({ n: 14, unit: "px" });
+    expect(evaluateCalc("100% / 3")?.n).toBeCloseTo(33.333, 3);
+    expect(evaluateCalc("1px + 1em")).toBeUndefined();
     expect(readLength("calc(1rem + 0.5rem)", 20, 16)).toBe(24);
     expect(readLength("1.5em", 20, 16)).toBe(30);
     expect(readLength("auto", 20, 16)).toBeUndefined();

@@ -69,6 +69,6 @@ export interface RowShift {
   step: TrialStep;
   /** All moves as a shopper sees them, except those caused by scrolling. */
   felt: number;
-  /** As browsers count: without what moves within {@link excused} ms after the step. */
+  /** As browsers count: without what moves within {@link afterInput} ms after the step. */
   counted: number;
 }

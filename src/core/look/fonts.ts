@@ -1,8 +1,8 @@
 /** A typeface shipped with the tool and its handoffs. */
 export interface ShippedFont {
-  /** As style sheets name it. */
+  /** Its name in style sheets. */
   family: string;
-  /** As people call it. */
+  /** Its usual name. */
   name: string;
   /** Name of its package, without its scope. */
   package: string;

@@ -19,7 +19,7 @@ const onlyElement = (document: Document): Element | undefined => {
   return elements.length === 1 ? elements[0] : undefined;
 };
 
-/** Checks a card template. @throws Fault if it is not one element */
+/** Checks a card template. @throws HttpError if it is not one element */
 export function checkCard(html: string): string {
   const card = onlyElement(parseDocument(html));
   if (!card || card.name === "script")

@@ -88,7 +88,7 @@ const encoded = (content: string): Uint8Array => new TextEncoder().encode(conten
 
 /**
  * The files for a real site: see `docs/handoff.md`. The same shop gives the same files.
- * @throws Fault if settings, the card or an address is wrong
+ * @throws HttpError if settings, the card or an address is wrong
  */
 export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}): Promise<Handoff> {
   const site = { ...siteOf(whole.shop), ...wishes.site };

@@ -32,7 +32,7 @@ export async function openWhole(whole: WholeShop, site: Site, language: string |
   return { ...open, site, facts: (await catalogues.get(source)).facts };
 }
 
-/** The requested pages with panels. @throws Fault for an unknown page, or if none has a panel */
+/** The requested pages with panels. @throws HttpError for an unknown page, or if none has a panel */
 export async function bootsOf(open: BootShop, wanted: readonly string[] | undefined): Promise<Boot[]> {
   const all = pageList(open.pages, open.served.pageFacts()).map(({ address }) => address);
   const gone = wanted?.find((address) => !all.includes(address));
@@ -50,7 +50,7 @@ export async function bootsOf(open: BootShop, wanted: readonly string[] | undefi
   return boots;
 }
 
-/** @throws Fault if the panels' fields and the site's settings don't fit */
+/** @throws HttpError if the panels' fields and the site's settings don't fit */
 export function checkSite(site: Site, panels: readonly PagePanel[]): void {
   const fault = siteFault(site, new Set(panels.flatMap(({ panel }) => facetRows(panel).map(({ field }) => field))));
   if (fault) throw new HttpError(422, fault);

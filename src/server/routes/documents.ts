@@ -125,7 +125,7 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
   return app;
 }
 
-/** A kind of which a shop has many. @throws Fault for other kinds */
+/** A kind of which a shop has many. @throws HttpError for other kinds */
 function manyOf(name: string): DocumentKind<object> {
   const kind = kindOf(name);
   if (!kind.many)

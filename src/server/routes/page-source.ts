@@ -72,7 +72,7 @@ async function sourceAt(em: SqlEntityManager, of: PagesOf, slug: string, number:
   }
 }
 
-/** The source of a preview's page. Nothing on it leads into the tool. @throws Fault */
+/** The source of a preview's page. Nothing on it leads into the tool. @throws HttpError */
 async function previewAt(em: SqlEntityManager, key: string): Promise<PageSource> {
   const { shop, createdAt } = await openPreview(em, key);
   const source = await sourceOfPreview(em, shop, key);

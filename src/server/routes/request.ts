@@ -23,14 +23,14 @@ export const limit = (most: (typeof limits)["upload" | "document" | "question" |
     },
   });
 
-/** The shop with a slug, with its complete row. @throws Fault */
+/** The shop with a slug, with its complete row. @throws HttpError */
 export async function shopOf(em: SqlEntityManager, slug: string): Promise<Shop> {
   const shop = await findShop(em, slug);
   if (!shop) throw noShop(slug);
   return shop;
 }
 
-/** The shop with a slug, with only what most responses need. @throws Fault */
+/** The shop with a slug, with only what most responses need. @throws HttpError */
 export async function shopRefOf(em: SqlEntityManager, slug: string) {
   const shop = await findShopRef(em, slug);
   if (!shop) throw noShop(slug);
@@ -39,7 +39,7 @@ export async function shopRefOf(em: SqlEntityManager, slug: string) {
 
 /**
  * The state of a shop that a page's request is about: `?edition=` with a number, `?preview=` with a key, or the draft.
- * @throws Fault
+ * @throws HttpError
  */
 export function stateAsked({ req }: Context): ShopState {
   const [edition, preview] = [req.query("edition"), req.query("preview")];
@@ -53,7 +53,7 @@ export function stateAsked({ req }: Context): ShopState {
 const noSuchEdition = (edition: string) =>
   new HttpError(404, `This shop has no edition “${edition.slice(0, 20)}”. Choose one of those under Editions.`);
 
-/** The source for a page's requests: the draft, or the snapshot it was drawn from. @throws Fault */
+/** The source for a page's requests: the draft, or the snapshot it was drawn from. @throws HttpError */
 export async function sourceFor(em: SqlEntityManager, c: Context): Promise<ShopSource> {
   const state = stateAsked(c);
   const shop = await shopRefOf(em, c.req.param("shop") ?? "");
@@ -71,14 +71,14 @@ const noNul = () =>
     "The request contains a NUL character (U+0000), which can’t be saved. Remove it and send the request again.",
   );
 
-/** The text of a request's JSON. @throws Fault */
+/** The text of a request's JSON. @throws HttpError */
 export async function textOf(request: Request): Promise<string> {
   if (!request.headers.get("content-type")?.startsWith("application/json"))
     throw new HttpError(415, "Send JSON, with the content type application/json.");
   return request.text();
 }
 
-/** A request's JSON. @throws Fault */
+/** A request's JSON. @throws HttpError */
 export const bodyOf = async (request: Request): Promise<unknown> => jsonOf(await textOf(request));
 
 /** The JSON of a text. @throws HttpError */
@@ -107,7 +107,7 @@ export const sentOf = async (request: Request): Promise<Sent> => ({
   type: request.headers.get("content-type") ?? "",
 });
 
-/** A request's form: the last value of each name. @throws Fault */
+/** A request's form: the last value of each name. @throws HttpError */
 export async function formOf(request: Request): Promise<Record<string, FormDataEntryValue>> {
   try {
     const form = Object.fromEntries(await request.formData());
@@ -123,7 +123,7 @@ export async function formOf(request: Request): Promise<Record<string, FormDataE
   }
 }
 
-/** A value checked against a schema. @throws Fault with the path of the fault */
+/** A value checked against a schema. @throws HttpError with the path of the fault */
 export function parsedBody<S extends ISchema<unknown> & { validateSync(value: unknown): unknown }>(
   schema: S,
   value: unknown,
@@ -150,7 +150,7 @@ export const attachment = (body: string | Uint8Array, type: string, name: string
     },
   });
 
-/** A state of a shop from an address. @throws Fault */
+/** A state of a shop from an address. @throws HttpError */
 export function stateIn(text: string | undefined): number | "draft" {
   if (text === "draft") return text;
   const n = editionNumber(text ?? "");

@@ -32,7 +32,7 @@ export async function listEditions(em: SqlEntityManager, shop: Pick<Shop, "id">)
 
 /**
  * Publishes the shop's present state. Content of earlier editions is stored once.
- * @throws Fault if nothing has changed
+ * @throws HttpError if nothing has changed
  */
 export async function publish(em: SqlEntityManager, shop: Shop, note: string): Promise<EditionSummary> {
   const { row, contents } = await takeSnapshot(em, shop);
@@ -91,7 +91,7 @@ export async function editionAsFiles(
   };
 }
 
-/** A state of a shop: its draft, or an edition by its number. @throws Fault if there is no such edition */
+/** A state of a shop: its draft, or an edition by its number. @throws HttpError if there is no such edition */
 export async function stateOf(em: SqlEntityManager, shop: Shop, which: number | "draft"): Promise<WholeShop> {
   if (which === "draft") return wholeShop(em, shop);
   const edition = await findEdition(em, shop, which);
@@ -121,7 +121,7 @@ export async function storeHeights(
   if (stored === 0) throw noEdition(n);
 }
 
-/** The source of the pages of a shop's state. @throws Fault if there is no such edition */
+/** The source of the pages of a shop's state. @throws HttpError if there is no such edition */
 export async function sourceOfState(
   em: SqlEntityManager,
   shop: StoredShopHead,

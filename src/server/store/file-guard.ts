@@ -47,7 +47,7 @@ export class FileGuard {
     return this.#lost;
   }
 
-  /** @throws Fault with 503 if the files have been replaced */
+  /** @throws HttpError with 503 if the files have been replaced */
   check(): void {
     const lost = this.#look();
     if (lost !== undefined) throw new HttpError(503, lost, { lost: this.#file });

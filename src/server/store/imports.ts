@@ -59,7 +59,7 @@ export async function listImports(em: SqlEntityManager, shop: Pick<Shop, "id">):
 /**
  * Reverts an import: restores the catalogue, and as steps that can be undone its corrections and swatches. The
  * replaced state is kept in turn.
- * @throws Fault if there is no such import
+ * @throws HttpError if there is no such import
  */
 export const revertImport = (em: SqlEntityManager, shop: Shop, id: number): Promise<void> =>
   write(em, async (tx) => {

@@ -17,7 +17,7 @@ export interface KeptPicture {
 
 /**
  * Converts an upload to a stored picture. Slow: not for the main thread.
- * @throws Fault if the upload is not a supported picture
+ * @throws HttpError if the upload is not a supported picture
  */
 export function pictureOf(bytes: Uint8Array): KeptPicture {
   const { end, content } = checkPicture(bytes);

@@ -15,7 +15,7 @@ const msPerDay = 86_400_000;
 /** Includes removed documents. */
 const removedToo = { filters: { there: false } } as const;
 
-/** Removes a shop's document; it can be restored. @throws Fault if there is none */
+/** Removes a shop's document; it can be restored. @throws HttpError if there is none */
 export const removeDocument = (em: SqlEntityManager, shop: ShopRef, kind: DocumentKind<object>, slug: string) =>
   write(em, async (tx) => {
     const found = await tx.findOne(DocumentSchema, { shop: shop.id, kind: kind.name, slug }, { fields: ["id"] });
@@ -23,7 +23,7 @@ export const removeDocument = (em: SqlEntityManager, shop: ShopRef, kind: Docume
     await tx.nativeUpdate<Document>(DocumentSchema, { id: found.id }, { removedAt: new Date() });
   });
 
-/** Restores a removed document at its place. @throws Fault if there is none */
+/** Restores a removed document at its place. @throws HttpError if there is none */
 export const restoreDocument = (em: SqlEntityManager, shop: ShopRef, kind: DocumentKind<object>, slug: string) =>
   write(em, async (tx) => {
     const where = { shop: shop.id, kind: kind.name, slug };
@@ -32,7 +32,7 @@ export const restoreDocument = (em: SqlEntityManager, shop: ShopRef, kind: Docum
     await tx.nativeUpdate<Document>(DocumentSchema, { id: found.id }, { removedAt: null }, removedToo);
   });
 
-/** Reorders a shop's documents of a kind. @param slugs all of them @throws Fault if one is missing or unknown */
+/** Reorders a shop's documents of a kind. @param slugs all of them @throws HttpError if one is missing or unknown */
 export const orderDocuments = (
   em: SqlEntityManager,
   shop: ShopRef,
@@ -56,7 +56,7 @@ export const changeShop = (em: SqlEntityManager, shop: ShopRef, changes: Partial
 export const removeShop = (em: SqlEntityManager, shop: ShopRef) =>
   write(em, (tx) => tx.nativeUpdate<Shop>(ShopSchema, { id: shop.id }, { removedAt: new Date() }));
 
-/** Restores a removed shop. @throws Fault if there is none */
+/** Restores a removed shop. @throws HttpError if there is none */
 export const restoreShop = (em: SqlEntityManager, slug: string) =>
   write(em, async (tx) => {
     const found = await tx.findOne(ShopSchema, { slug }, { fields: ["id"], ...removedToo });

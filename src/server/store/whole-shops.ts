@@ -45,7 +45,7 @@ export async function shopWithoutCatalogue(em: SqlEntityManager, shop: Shop): Pr
 
 /**
  * The pictures of a whole shop in stored form.
- * @throws Fault for one that is not a picture, or doesn't match its name
+ * @throws HttpError for one that is not a picture, or doesn't match its name
  */
 export const picturesOf = ({ pictures }: Pick<WholeShop, "pictures">): KeptPicture[] =>
   [...pictures].map(([name, bytes]) => {

@@ -42,7 +42,7 @@ const queues = new WeakMap<object, Promise<unknown>>();
  * database queue up; while another program holds the write lock, the first of them retries by a timer, without
  * blocking readers.
  * @param aside nothing that is cached depends on it, so that everything read before stays valid; default: no
- * @throws Fault with 503 if the lock is held for too long or the file is gone, with 507 if the disk is full; nothing
+ * @throws HttpError with 503 if the lock is held for too long or the file is gone, with 507 if the disk is full; nothing
  * is written then
  */
 export function write<T>(

@@ -33,7 +33,7 @@ export function taken<T>({ task, begun }: SentTask<T>): T {
 /**
  * Runs a task in a pool. One that exceeds its time is ended together with its thread, which is replaced; one that
  * nobody waits for any more is not started, or ended a moment later.
- * @throws Fault with 503
+ * @throws HttpError with 503
  */
 export async function runTask<R>(
   pool: Piscina,

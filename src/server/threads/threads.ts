@@ -51,7 +51,7 @@ export class Threads implements Readers {
    * @param plain whether its text is wanted uncompressed
    * @param shared whether others may wait for the same response, so that it is completed even if this client
    * disconnects
-   * @throws Fault with 503 if it takes too long
+   * @throws HttpError with 503 if it takes too long
    */
   async answer(
     request: Request,
@@ -104,7 +104,7 @@ function entryOf({ root, development }: ThreadSetting) {
 
 const handingOver = ({ body }: Sent) => ({ transferList: [body.buffer] });
 
-/** @throws Fault as reported by the thread */
+/** @throws HttpError as reported by the thread */
 function readIn<T>(outcome: TaskOutcome<T>): T {
   if ("value" in outcome) return outcome.value;
   const { status, message, detail } = outcome.fault;

@@ -47,7 +47,7 @@ interface Amount {
 }
 
 /** Evaluates calc(): sums and products of amounts in one unit. */
-export function calculated(text: string): Amount | undefined {
+export function evaluateCalc(text: string): Amount | undefined {
   const tokens = text.match(/[\d.]+(?:e[+-]?\d+)?[a-z%]*|[-+*/()]/gi) ?? [];
   let place = 0;
   const sum = (): Amount | undefined => {
@@ -94,7 +94,7 @@ export function withCalc(value: string, depth = 0): string {
   const at = value.search(/\bcalc\(/);
   if (at < 0 || depth > 30) return value;
   const [inside, end] = bracket(value, at + 4);
-  const amount = calculated(inside.replaceAll("calc(", "("));
+  const amount = evaluateCalc(inside.replaceAll("calc(", "("));
   if (!amount) return value;
   return withCalc(`${value.slice(0, at)}${amount.n}${amount.unit}${value.slice(end)}`, depth + 1);
 }
