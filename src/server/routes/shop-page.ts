@@ -178,6 +178,15 @@ async function stillAround(body: string, shop: BootShop, mark: StateMark | undef
   );
 }
 
+/** Id of the element behind all that is seen of a page. */
+const endOfPage = "zt-end";
+
+/**
+ * Lets the first frame wait until the page is parsed: a browser that draws half of a header moves it when the rest
+ * arrives. Source: HTML Living Standard, link type “expect”; other browsers ignore it.
+ */
+const drawnWhole = `<link rel="expect" href="#${endOfPage}" blocking="render" />`;
+
 function document(
   body: string,
   {
@@ -199,6 +208,7 @@ function document(
     <title>${title}</title>
     <link rel="icon" href="data:," />
     ${look.font ? html`<link rel="preload" href="${look.font}" as="font" type="font/woff2" crossorigin />` : ""}
+    ${raw(drawnWhole)}
     <link id="zt-style" rel="stylesheet" href="${style}" />
     <style id="zt-look">
       ${raw(look.css)}
@@ -207,7 +217,9 @@ function document(
   </head>
   <body>
     <div id="zt-page">${raw(body)}</div>
-    ${mark ? versionBadge(mark) : ""} ${foot}
+    ${mark ? versionBadge(mark) : ""}
+    <span id="${endOfPage}" hidden></span>
+    ${foot}
   </body>
 </html>`;
 }
