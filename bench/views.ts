@@ -17,15 +17,15 @@ interface Opening {
   page?: number | undefined;
 }
 
-/** Measures against a server with the demo shop, which has answered for a while. @param views as {@link studioViews} */
-export const benchViews = (views: readonly string[] = studioViews): Promise<Timing[]> =>
+/** Measures against a server with the demo shop, which has answered for a while. */
+export const benchViews = (): Promise<Timing[]> =>
   withServer(4396, async (origin) => {
     const shop = `${origin}/shops/larkmoss-nursery`;
     // The server draws the shop's pages once after its start.
     await new Promise((done) => setTimeout(done, 30_000));
-    const openings = new Map<string, Opening[]>(views.map((view) => [view, []]));
+    const openings = new Map<string, Opening[]>(studioViews.map((view) => [view, []]));
     for (let round = 0; round <= repeats; round++)
-      for (const view of views) {
+      for (const view of studioViews) {
         const opening = await open(`${shop}${view}`, view === "/panels");
         // The first round fills the server's caches.
         if (round > 0) openings.get(view)?.push(opening);

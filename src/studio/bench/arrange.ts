@@ -17,8 +17,7 @@ export async function applyArrangement(act: ArrangeAct, band: Band, shop: OpenSh
   const { document, apply } = store.getState();
   if (act.do === "add") return session.setState({ adding: act.at });
   if (act.do === "place") return placeOn(band, act.placement, shop, bench);
-  const at = document.rows.findIndex(({ id }) => id === act.row);
-  const row = document.rows[at];
+  const row = document.rows.find(({ id }) => id === act.row);
   if (!row) return;
   const title = rowTitle(row, shop.fieldOf);
   switch (act.do) {
