@@ -19,7 +19,7 @@ export const benchInterface = (): Promise<Timing[]> =>
       // The loader that runs this file marks functions with a helper that a page does not have.
       await page.addInitScript("window.__name = (it) => it");
       const made = await makeShop(origin, 20_000, 30);
-      const large = { ...made, name: ", 30 facets over 20,000 products", row: "field 3", id: "f3" };
+      const large = { ...made, name: ", 30 facets over 20,000 products", row: "Field 3", id: "f3" };
       const small = { name: "", shop: "larkmoss-nursery", panel: "climber-finder", row: "Light", id: "f-light" };
       return [
         ...(await shopperClick(page, origin, small)),

@@ -1,6 +1,5 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
-import { transform } from "lightningcss";
 import { type DisplayName, displayNames } from "../core/displays/displays.ts";
 import { shippedFonts } from "../core/look/fonts.ts";
 import { partRules } from "../core/look/sheet.ts";
@@ -9,6 +8,7 @@ import type { Band } from "../core/settings/band.ts";
 import { resolveBands } from "../core/settings/media.ts";
 import { displayViews } from "../storefront/panel/displays/all.ts";
 import { facesOf } from "./fonts.ts";
+import { minifyCss } from "./minify-css.ts";
 import { isBuild, repository } from "./repository.ts";
 
 /** The folder of the style sheets: the sources, or their copies in the build. */
@@ -37,7 +37,7 @@ export function styleSheet({ queries, displays, stage = false }: SheetRequest): 
     layer("displays", displaySheets(displays)),
     ...(stage ? [layer("custom", ["stage/stage.css"])] : []),
   ].join("\n");
-  return (stage ? facesOf(shippedFonts, "swap") : "") + minified(resolveBands(css, queries));
+  return (stage ? facesOf(shippedFonts, "swap") : "") + minifyCss(resolveBands(css, queries));
 }
 
 /** The sheets of every panel, without its displays. */
@@ -67,6 +67,3 @@ export const sheetText = (file: string): string => readFileSync(join(storefront,
 
 const layer = (name: string, files: readonly string[]): string =>
   `@layer ${name} {\n${files.map(sheetText).join("\n")}\n}`;
-
-const minified = (css: string): string =>
-  new TextDecoder().decode(transform({ filename: "shop.css", code: new TextEncoder().encode(css), minify: true }).code);

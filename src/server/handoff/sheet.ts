@@ -1,6 +1,5 @@
 import { readFileSync } from "node:fs";
 import { basename, join } from "node:path";
-import { transform } from "lightningcss";
 import { LRUCache } from "lru-cache";
 import type { DisplayName } from "../../core/displays/displays.ts";
 import { partRules } from "../../core/look/sheet.ts";
@@ -16,6 +15,7 @@ import { plainMark } from "../../storefront/handoff/marks.ts";
 import { parked } from "../../storefront/handoff/parked-styles.ts";
 import { behaviourOn, type PagePanel, placeOf } from "../../storefront/page/page-panel.ts";
 import { fontAddress, fontFolders, withFallbacks } from "../fonts.ts";
+import { minifyCss } from "../minify-css.ts";
 import { displaySheets, panelSheets, sheetText } from "../style-sheet.ts";
 import { awaitingRules } from "./early.ts";
 import { isolateCss, rootClass, withoutUnusedProperties } from "./isolate-css.ts";
@@ -80,7 +80,7 @@ export function handoffSheet({ limits, bars, displays, panels, looks, parkedStyl
     stickyRules(panels, bars, limits),
     [...parkedStyles].filter(isPlainStyle).map(parkedRule).join("\n"),
   ].join("\n");
-  return { css: minified(css), fonts };
+  return { css: minifyCss(css), fonts };
 }
 
 /** Makes the files in `@font-face` rules files of the handoff. */
@@ -129,8 +129,3 @@ const isPlainStyle = (style: string): boolean =>
   style !== "" && style.split(";").every((one) => one === "" || /^\s*--[\w-]+:[\w\s.,%#()/+*-]*$/.test(one));
 
 const parkedRule = (style: string): string => `[${parked}="${style}"] { ${style} }`;
-
-const minified = (css: string): string =>
-  new TextDecoder().decode(
-    transform({ filename: "trellis.css", code: new TextEncoder().encode(css), minify: true }).code,
-  );

@@ -40,7 +40,7 @@ export function MeasureHeights({ shop, edition, pages, done }: Props) {
     const timer = setInterval(() => {
       const page = frame.current?.contentDocument;
       tries += 1;
-      if (page?.documentElement.hasAttribute("data-ready") && page.fonts.status === "loaded") {
+      if (page?.documentElement?.hasAttribute("data-ready") && page.fonts.status === "loaded") {
         clearInterval(timer);
         for (const panel of visit.panels) {
           heights[panel] ??= { wide: 0, medium: 0, slim: 0 };
