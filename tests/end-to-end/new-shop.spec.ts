@@ -83,6 +83,38 @@ test("problems are listed by kind, each with its rows, and the good rows can be 
   ]);
 });
 
+test("a file that is not UTF-8 is read by a guess, which shows its words and can be changed", async ({ page }) => {
+  await page.goto("/new");
+  // Windows-1252: €, ß and ü; as Windows-1251, Ђ, Я and ь.
+  const bytes = Buffer.concat([
+    Buffer.from("id;Titel;Farbe;Preis\n1;Jacke;wei"),
+    Buffer.from([0xdf]),
+    Buffer.from(";9,50 "),
+    Buffer.from([0x80]),
+    Buffer.from("\n2;Hose;gr"),
+    Buffer.from([0xfc]),
+    Buffer.from("n;20,00 "),
+    Buffer.from([0x80]),
+    Buffer.from("\n"),
+  ]);
+  await bring(page, "sheet.csv", bytes);
+  const choice = page.getByRole("combobox", { name: "Text encoding" });
+  await expect(choice).toHaveValue("windows-1252");
+  await expect(page.getByText("weiß · grün")).toBeVisible();
+  await expect(page.getByText("2 products, 2 variants")).toBeVisible();
+  await choice.selectOption("windows-1251");
+  await expect(page.getByText("weiЯ · Ђ · grьn")).toBeVisible();
+  await choice.selectOption("utf-16le");
+  await expect(page.getByRole("alert").first()).toContainText(/The text is not UTF-16|header row|column/);
+  await choice.selectOption("windows-1252");
+  await expect(page.getByText("weiß · grün")).toBeVisible();
+  await page.getByRole("button", { name: "Create the shop" }).click();
+  await page.waitForURL(/\/shops\/sheet/);
+  const shop = page.url().match(/shops\/([^/]+)/)?.[1] ?? "";
+  const answer = await page.request.get(`/draft/${shop}/`);
+  expect(await answer.text()).toContain("weiß");
+});
+
 test("a file that cannot be taken says what, where and what to do, and nothing is created", async ({ page }) => {
   await page.goto("/new");
   const latin = Buffer.concat([
@@ -91,19 +123,24 @@ test("a file that cannot be taken says what, where and what to do, and nothing i
     Buffer.from("\n"),
   ]);
   const many = `product_id,title\n${Array.from({ length: 500_001 }, (_, i) => `p${i},T`).join("\n")}\n`;
-  const cases: [string, string | Buffer, RegExp][] = [
-    ["quotes.csv", 'product_id,title\np1,"One\n', /Row 2: A quotation mark is opened here and never closed/],
+  const notUtf8: [string, string | Buffer, RegExp][] = [
     ["latin.csv", latin, /Row 3: The text is not UTF-8/],
     ["utf16.csv", Buffer.from("\ufeffproduct_id,title\n", "utf16le"), /UTF-16/],
+  ];
+  const cases: [string, string | Buffer, RegExp][] = [
+    ["quotes.csv", 'product_id,title\np1,"One\n', /Row 2: A quotation mark is opened here and never closed/],
     ["empty.csv", "", /The file is empty/],
     ["header.csv", "product_id,title\n", /no products below the header/],
     ["many.csv", many, /Row 500002: The file has more than 500,000 rows, the most that a catalogue can have\. Split/],
     ["twice.csv", "product_id,title,Size,size\np1,One,1,2\n", /appears twice/],
     ["picture.csv", Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 0, 13]), /not UTF-8|not a text file/],
   ];
-  for (const [name, content, message] of cases) {
-    await bring(page, name, content);
-    await expect(page.getByRole("alert").first()).toContainText(message);
+  for (const [name, content, message] of [...cases, ...notUtf8]) {
+    // The page reads other encodings than UTF-8 and sends what it has read.
+    if (!notUtf8.some(([other]) => other === name)) {
+      await bring(page, name, content);
+      await expect(page.getByRole("alert").first()).toContainText(message);
+    }
     // The server judges by itself, whatever the page has said.
     const answer = await page.request.post("/api/shops", {
       headers: origin,
@@ -118,7 +155,7 @@ test("a file that cannot be taken says what, where and what to do, and nothing i
   }
   // Other tests make shops meanwhile; this one would have made some under these names.
   const made = new Set(
-    ["Broken", ...cases.map(([name]) => name.replace(".csv", ""))].map((name) => name.toLowerCase()),
+    ["Broken", ...[...cases, ...notUtf8].map(([name]) => name.replace(".csv", ""))].map((name) => name.toLowerCase()),
   );
   expect((await shopNames(page)).filter((name) => made.has(name.toLowerCase()))).toEqual([]);
 });

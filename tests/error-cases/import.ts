@@ -1,6 +1,7 @@
 import { crc32 } from "node:zlib";
 import { zipSync } from "fflate";
 import { decodeCatalogue, encodeCatalogue } from "../../src/core/catalogue/binary.ts";
+import { decodeText } from "../../src/core/catalogue/decode.ts";
 import { readCatalogue } from "../../src/core/catalogue/read.ts";
 import { limits } from "../../src/core/sanitize/limits.ts";
 import { unzip } from "../../src/core/sanitize/unzip.ts";
@@ -37,6 +38,10 @@ const tables = casesOf([
   [
     "Row 1: The text is not UTF-8. Save the file again as “CSV UTF-8” and import that file.",
     () => readCatalogue(new Uint8Array([0x61, 0xe9, 0x0a])),
+  ],
+  [
+    "The text is not Japanese (Shift JIS). Choose a different encoding.",
+    () => decodeText(new Uint8Array([0x61, 0xff, 0x0a]), "shift_jis"),
   ],
   [
     "Row 1: There is a null character, so this is not a text file. Export the catalogue as CSV.",

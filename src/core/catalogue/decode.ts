@@ -1,21 +1,28 @@
+import { decodeAs } from "./decode-as.ts";
+import { type Encoding, encodingTitles } from "./encoding-titles.ts";
 import { CatalogueError } from "./problem.ts";
 
 /**
- * Decodes a catalogue file. Only UTF-8 is accepted, with or without a byte order mark.
- * @throws CatalogueError naming the row of the first byte that is not UTF-8, or the other encoding.
+ * Decodes a catalogue file; a byte order mark is removed.
+ * @param encoding other than UTF-8, if somebody has chosen or confirmed it
+ * @throws CatalogueError naming the row of the first byte that does not fit
  */
-export function decodeText(bytes: Uint8Array): string {
-  if ((bytes[0] === 0xff && bytes[1] === 0xfe) || (bytes[0] === 0xfe && bytes[1] === 0xff)) {
+export function decodeText(bytes: Uint8Array, encoding?: Encoding): string {
+  if (!encoding && hasWideMark(bytes)) {
     throw new CatalogueError({ message: "This file is UTF-16. Save it again as “CSV UTF-8” and import that file." });
   }
   let text: string;
   try {
-    text = new TextDecoder("utf-8", { fatal: true }).decode(bytes);
+    text = decodeAs(bytes, encoding ?? "utf-8", true);
   } catch {
-    throw new CatalogueError({
-      row: rowOfFault(bytes),
-      message: "The text is not UTF-8. Save the file again as “CSV UTF-8” and import that file.",
-    });
+    throw new CatalogueError(
+      encoding
+        ? { message: `The text is not ${encodingTitles[encoding]}. Choose a different encoding.` }
+        : {
+            row: rowOfFault(bytes),
+            message: "The text is not UTF-8. Save the file again as “CSV UTF-8” and import that file.",
+          },
+    );
   }
   const nul = text.indexOf("\0");
   if (nul >= 0) {
@@ -27,23 +34,31 @@ export function decodeText(bytes: Uint8Array): string {
   return text;
 }
 
+/** Whether a file is UTF-8, with or without a byte order mark. */
+export const isUtf8 = (bytes: Uint8Array): boolean => !hasWideMark(bytes) && decodes(bytes);
+
+/** Whether a file begins with the byte order mark of UTF-16. */
+const hasWideMark = ([first, second]: Uint8Array): boolean =>
+  (first === 0xff && second === 0xfe) || (first === 0xfe && second === 0xff);
+
+function decodes(bytes: Uint8Array): boolean {
+  try {
+    decodeAs(bytes, "utf-8", true);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
 /** Binary search for the first line that does not decode. */
 function rowOfFault(bytes: Uint8Array): number {
-  const decodes = (end: number) => {
-    try {
-      new TextDecoder("utf-8", { fatal: true }).decode(bytes.subarray(0, end));
-      return true;
-    } catch {
-      return false;
-    }
-  };
   const ends: number[] = [];
   for (let at = bytes.indexOf(10); at >= 0; at = bytes.indexOf(10, at + 1)) ends.push(at);
   let low = 0;
   let high = ends.length;
   while (low < high) {
     const middle = (low + high) >> 1;
-    if (decodes(ends[middle] ?? 0)) low = middle + 1;
+    if (decodes(bytes.subarray(0, ends[middle] ?? 0))) low = middle + 1;
     else high = middle;
   }
   return low + 1;

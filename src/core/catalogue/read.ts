@@ -39,15 +39,18 @@ export function readCatalogue(bytes: Uint8Array, options: ReadOptions = {}): Rea
   return buildCatalogue(readTable(bytes), options);
 }
 
+/** Reads a UTF-8 file of any supported format as a table. @throws CatalogueError */
+export function readTable(bytes: Uint8Array): Table {
+  return readText(decodeText(bytes));
+}
+
 /**
- * Reads a file of any supported format as a table; the format is detected from the text.
+ * Reads the text of a file of any supported format as a table; the format is detected.
  * @param progress receives the share read so far, from 0 to 1, now and then
  * @throws CatalogueError
  */
-export function readTable(bytes: Uint8Array, progress?: (share: number) => void): Table {
-  const text = decodeText(bytes);
-  return looksLikeJson(text) ? readJson(text) : readCsv(text, progress);
-}
+export const readText = (text: string, progress?: (share: number) => void): Table =>
+  looksLikeJson(text) ? readJson(text) : readCsv(text, progress);
 
 /**
  * Groups a table's rows into products and encodes its columns. Without a product id column each row is a product,

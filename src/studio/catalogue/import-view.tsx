@@ -149,7 +149,7 @@ export function ImportView() {
         }
         foot={
           preview?.same && file ? (
-            <SameFile read={() => reader.take(file, true)} />
+            <SameFile read={() => reader.take(file, { anyway: true })} />
           ) : preview ? null : (
             <PastImports shop={slug} />
           )

@@ -1,12 +1,15 @@
 import { decodeCatalogue, encodeCatalogue } from "../../core/catalogue/binary.ts";
 import type { Catalogue } from "../../core/catalogue/catalogue.ts";
+import { decodeText, isUtf8 } from "../../core/catalogue/decode.ts";
+import type { Encoding } from "../../core/catalogue/encoding-titles.ts";
 import type { Field } from "../../core/catalogue/field.ts";
 import { guessCurrency } from "../../core/catalogue/guess-currency.ts";
+import { guessEncoding, oddWords } from "../../core/catalogue/guess-encoding.ts";
 import { identity } from "../../core/catalogue/identity.ts";
 import { type JoinOffer, joinOffer } from "../../core/catalogue/join-rows.ts";
 import type { NewMend } from "../../core/catalogue/mend/mend-schema.ts";
 import { CatalogueError, type Problem } from "../../core/catalogue/problem.ts";
-import { buildCatalogue, readTable } from "../../core/catalogue/read.ts";
+import { buildCatalogue, readText } from "../../core/catalogue/read.ts";
 import type { Reading, RememberedReading } from "../../core/catalogue/reading-schema.ts";
 import { suggestReading, withTitles } from "../../core/catalogue/suggest-reading.ts";
 import type { Table } from "../../core/catalogue/table.ts";
@@ -30,6 +33,8 @@ export interface Preview {
   rows: number;
   /** The file is identical to the shop's last one; there is no other data then. */
   same?: true;
+  /** The encoding of the text, guessed or chosen, if it is not UTF-8, and words that show whether it is right. */
+  encoding?: { name: Encoding; words: string[] } | undefined;
   /** SHA-256 of the file in hex, if the browser can compute it. */
   hash?: string | undefined;
   /** Headings of the columns used as ids; empty if the whole row is used. */
@@ -60,7 +65,15 @@ export interface KnownColumns {
   hash?: string | undefined;
 }
 
+export interface OpenOptions {
+  /** Even if the file is identical to the shop's last one. */
+  anyway?: boolean;
+  /** Of a text that is not UTF-8. Default: a guess. */
+  encoding?: Encoding;
+}
+
 const shownSamples = 3;
+const shownWords = 6;
 const nothing: Preview = {
   columns: [],
   reading: [],
@@ -81,6 +94,7 @@ export class FileReader {
   #catalogue: Catalogue | undefined;
   #known: KnownColumns;
   #hash: string | undefined;
+  #encoding: Preview["encoding"];
 
   constructor(known: KnownColumns) {
     this.#known = known;
@@ -89,17 +103,25 @@ export class FileReader {
   /**
    * Opens a file.
    * @param progress receives the share read so far
-   * @param anyway even if it is identical to the shop's last file
    */
-  async open(file: Blob, progress: (share: number) => void, anyway = false): Promise<Preview> {
+  async open(
+    file: Blob,
+    progress: (share: number) => void,
+    { anyway = false, encoding }: OpenOptions = {},
+  ): Promise<Preview> {
+    this.#encoding = undefined;
     try {
       const bytes = new Uint8Array(await file.arrayBuffer());
       this.#hash = await hashOf(bytes);
       if (this.#hash !== undefined && this.#hash === this.#known.hash && !anyway)
         return { ...nothing, hash: this.#hash, same: true };
-      this.#table = readTable(bytes, progress);
+      const used = isUtf8(bytes) ? undefined : (encoding ?? guessEncoding(bytes, navigator.language));
+      if (used) this.#encoding = { name: used, words: [] };
+      const text = decodeText(bytes, used);
+      if (used) this.#encoding = { name: used, words: oddWords(text, shownWords) };
+      this.#table = readText(text, progress);
     } catch (error) {
-      if (error instanceof CatalogueError) return { ...nothing, fault: error.problem };
+      if (error instanceof CatalogueError) return { ...nothing, encoding: this.#encoding, fault: error.problem };
       throw error;
     }
     return this.preview(this.#remembered(this.#table));
@@ -112,6 +134,7 @@ export class FileReader {
     const known: Preview = {
       ...nothing,
       reading,
+      encoding: this.#encoding,
       hash: this.#hash,
       rows: table.records.length,
       currency: guessCurrency(table, reading),

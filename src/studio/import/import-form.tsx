@@ -3,6 +3,7 @@ import { problemText } from "../../core/catalogue/problem.ts";
 import { Alert } from "../shell/alert.tsx";
 import { ColumnTable } from "./column-table.tsx";
 import { DropZone, Progress } from "./drop-zone.tsx";
+import { EncodingNote } from "./encoding-note.tsx";
 import { ProblemList } from "./problem-list.tsx";
 import type { Reader } from "./use-reader.ts";
 import type { useSender } from "./use-sender.ts";
@@ -34,6 +35,16 @@ export function ImportForm({ title, lead, reader, sender, take, main, changed, c
         <h1 className="mb-1 text-3xl">{title}</h1>
         <p className="mb-5 text-quiet">{lead}</p>
         <DropZone reader={reader} take={take} />
+        {preview?.encoding && reader.file ? (
+          <EncodingNote
+            {...preview.encoding}
+            read={(encoding) => {
+              sender.forget();
+              changed?.();
+              if (reader.file) reader.take(reader.file, { anyway: true, encoding });
+            }}
+          />
+        ) : null}
         {trouble ? <Alert text={trouble} /> : null}
         {preview?.fault ? <Alert text={problemText(preview.fault)} /> : null}
         {preview && preview.columns.length > 0 ? (

@@ -2,14 +2,14 @@ import { expose, transfer } from "comlink";
 import type { NewMend } from "../../core/catalogue/mend/mend-schema.ts";
 import type { Reading } from "../../core/catalogue/reading-schema.ts";
 import type { ShopAsIs } from "../../core/reconcile/change-summary.ts";
-import { FileReader, type KnownColumns } from "./file-reader.ts";
+import { FileReader, type KnownColumns, type OpenOptions } from "./file-reader.ts";
 
 let reader: FileReader | undefined;
 
 const served = {
-  open(file: Blob, known: KnownColumns, anyway: boolean, progress: (share: number) => void) {
+  open(file: Blob, known: KnownColumns, options: OpenOptions, progress: (share: number) => void) {
     reader = new FileReader(known);
-    return reader.open(file, progress, anyway);
+    return reader.open(file, progress, options);
   },
   preview: (reading: Reading) => reader?.preview(reading),
   /** The changes to a shop by the file. @param address of its present catalogue in binary form */

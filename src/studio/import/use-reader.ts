@@ -3,7 +3,7 @@ import { useCallback, useEffect, useRef, useState } from "react";
 import type { NewMend } from "../../core/catalogue/mend/mend-schema.ts";
 import type { Reading } from "../../core/catalogue/reading-schema.ts";
 import type { ChangeSummary, ShopAsIs } from "../../core/reconcile/change-summary.ts";
-import type { KnownColumns, Preview } from "./file-reader.ts";
+import type { KnownColumns, OpenOptions, Preview } from "./file-reader.ts";
 import type { ReaderService } from "./reader.worker.ts";
 
 interface State {
@@ -51,8 +51,8 @@ export function useReader(known: KnownColumns) {
 
   return {
     ...state,
-    /** Opens a file. @param anyway even if it is identical to the shop's last file */
-    take(file: File, anyway = false) {
+    /** Opens a file. */
+    take(file: File, options: OpenOptions = {}) {
       end();
       const mine = ++turn.current;
       const { thread, service } = start();
@@ -67,7 +67,7 @@ export function useReader(known: KnownColumns) {
       setState({ ...idle, file, busy: { words: "Reading", share: 0 } });
       const progress = (share: number) =>
         mine === turn.current && setState((now) => ({ ...now, busy: { words: "Reading", share } }));
-      void show(service.open(file, known, anyway, proxy(progress)), mine);
+      void show(service.open(file, known, options, proxy(progress)), mine);
     },
     read(reading: Reading) {
       const mine = ++turn.current;
