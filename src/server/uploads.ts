@@ -25,6 +25,7 @@ export interface UploadedCatalogue {
   /** The other fields of the form, as sent. */
   name: unknown;
   currency: unknown;
+  language: unknown;
   catalogue: Import;
   /** The first panel of a new shop; absent if the catalogue is for an existing shop. */
   first: PanelDocument | undefined;
@@ -58,7 +59,7 @@ export const beginning = (catalogue: Catalogue): PanelDocument =>
  */
 async function readBroughtCatalogue(sent: Sent, known?: readonly Field[]): Promise<UploadedCatalogue> {
   const form = await formOf(requestOf(sent));
-  const { file, name, currency } = form;
+  const { file, name, currency, language } = form;
   if (!(file instanceof File)) throw new HttpError(400, "No file was sent. Choose a catalogue file.");
   const bytes = new Uint8Array(await file.arrayBuffer());
   const packed = looksBinary(bytes);
@@ -67,7 +68,8 @@ async function readBroughtCatalogue(sent: Sent, known?: readonly Field[]): Promi
   const how = { ...(reading ? { reading } : {}), fileName: file.name.slice(0, 200), ...(hash ? { hash } : {}) };
   const catalogue = packed ? unpacked(bytes) : readCatalogue(bytes, { ...how, known: known ?? [] }).catalogue;
   const brought = packed ? importOf(catalogue, bytes) : importOf(catalogue);
-  return { name, currency, catalogue: { ...brought, ...how }, first: known ? undefined : beginning(catalogue) };
+  const first = known ? undefined : beginning(catalogue);
+  return { name, currency, language, catalogue: { ...brought, ...how }, first };
 }
 
 /** The whole shop in a form: its folder as a zip. @throws HttpError, CatalogueError, InvalidDocument */

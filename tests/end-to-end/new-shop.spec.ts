@@ -115,6 +115,29 @@ test("a file that is not UTF-8 is read by a guess, which shows its words and can
   expect(await answer.text()).toContain("weiß");
 });
 
+test("a German file makes a German shop, and rows that share an article number are offered as variants", async ({
+  page,
+}) => {
+  await page.goto("/new");
+  const rows = Array.from({ length: 12 }, (_, p) =>
+    ["S", "M"].map((size, v) => `A${100 + p};A${100 + p}-${v};Hemd ${p % 11};Hemden;${size};${19 + p},50 €`),
+  ).flat();
+  const header = "Artikelgruppe;Artikelnummer;Bezeichnung;Warengruppe;Größe;Preis";
+  await bring(page, "hemden.csv", `${[header, ...rows].join("\n")}\n`);
+  await expect(page.getByText("24 products, 24 variants")).toBeVisible();
+  await expect(page.getByRole("note")).toContainText("Rows with the same Artikelgruppe differ only in");
+  await page.getByRole("button", { name: "Group these rows" }).click();
+  await expect(page.getByText("12 products, 24 variants")).toBeVisible();
+  await expect(page.getByRole("combobox", { name: "Shop language" })).toHaveValue("de");
+  await page.getByRole("button", { name: "Create the shop" }).click();
+  await page.waitForURL(/\/shops\/hemden/);
+  const shop = page.url().match(/shops\/([^/]+)/)?.[1] ?? "";
+  const drawn = await (await page.request.get(`/draft/${shop}/`)).text();
+  expect(drawn).toContain('lang="de"');
+  expect(drawn).toMatch(/19,50\s€/);
+  expect(drawn).toContain("12 Produkte");
+});
+
 test("a file that cannot be taken says what, where and what to do, and nothing is created", async ({ page }) => {
   await page.goto("/new");
   const latin = Buffer.concat([

@@ -143,7 +143,23 @@ describe("headings", () => {
 
   it("are read by shoppers as words", () => {
     expect(
-      ["Miles_per_Gallon", "groupBlock", "IMDB_Rating", "Running Time min", "colour", "US_DVD_Sales"].map(shownName),
-    ).toEqual(["Miles per gallon", "Group block", "IMDB rating", "Running Time min", "Colour", "US DVD sales"]);
+      [
+        "Miles_per_Gallon",
+        "groupBlock",
+        "IMDB_Rating",
+        "Running Time min",
+        "colour",
+        "US_DVD_Sales",
+        "StVZO-zugelassen",
+      ].map(shownName),
+    ).toEqual([
+      "Miles per gallon",
+      "Group block",
+      "IMDB rating",
+      "Running Time min",
+      "Colour",
+      "US DVD sales",
+      "StVZO-zugelassen",
+    ]);
   });
 });

@@ -21,16 +21,21 @@ export interface JoinOffer {
  */
 const minJoined = 0.3;
 const minAgreeing = 0.5;
+/** Minimum number of article numbers: among a few values anything seems to be one. */
+const minNumbers = 10;
 /** Share of products within which a column must be constant to count as agreeing. */
 const nearlyAll = 0.9;
 
 /**
- * Checks whether the rows of a file look like variants of products with the same name: several rows share a title and
- * differ in few other columns, such as size and price. Only for files that don't group their rows already.
+ * Checks whether the rows of a file look like variants: several rows share an article number beside one of their own, or
+ * a title, and then differ in few other columns, such as size and price. Only for files that don't group their rows
+ * already.
  */
 export function joinOffer({ records }: Pick<Table, "records">, reading: Reading): JoinOffer | undefined {
-  const column = reading.findIndex(({ as, titles }) => as === "title" || titles);
-  if (column < 0 || isJoined(records, reading)) return undefined;
+  const title = titleColumn(reading);
+  if (title < 0 || isJoined(records, reading)) return undefined;
+  const numbers = reading.findIndex((_, at) => isProductNumber(records, reading, at, title));
+  const column = numbers < 0 ? title : numbers;
   const groups = new Map<string, string[][]>();
   for (const { cells } of records) {
     const name = identity(cells[column] ?? "");
@@ -53,9 +58,27 @@ export function joinOffer({ records }: Pick<Table, "records">, reading: Reading)
   // Prices and stock always belong to variants, so they say nothing about what the rows are.
   const telling = told.filter((at) => !isAlwaysVariant(reading[at]?.as as FieldRole));
   const agreeing = telling.filter((at) => !differing.includes(at)).length;
-  if (agreeing === 0 || agreeing < telling.length * minAgreeing) return undefined;
+  if (column === title && (agreeing === 0 || agreeing < telling.length * minAgreeing)) return undefined;
   return { column, rows: records.length, products: groups.size, several: several.length, differing };
 }
+
+const titleColumn = (reading: Reading): number => reading.findIndex(({ as, titles }) => as === "title" || titles);
+
+/** Whether a column numbers the products: a code on every row, which recurs, and with the same title each time. */
+function isProductNumber(records: Table["records"], reading: Reading, at: number, title: number): boolean {
+  if (reading[at]?.as !== "attribute" || at === title) return false;
+  const titles = new Map<string, string>();
+  for (const { cells } of records) {
+    const [number = "", name = ""] = [cells[at]?.trim(), identity(cells[title] ?? "")];
+    if (!isCode(number) || (titles.get(number) ?? name) !== name) return false;
+    titles.set(number, name);
+  }
+  return titles.size >= minNumbers && titles.size <= records.length * (1 - minJoined / 2);
+}
+
+/** Whether a text may be an article number: one word with a digit that is neither a decimal nor a quantity like “450g”. */
+const isCode = (text: string): boolean =>
+  /\d/.test(text) && !/\s/.test(text) && !/^[\d.,]*[.,]\d/.test(text) && !/^\d+\p{Ll}{1,3}$/u.test(text);
 
 /** Whether a product id column already groups the rows. */
 function isJoined(records: Table["records"], reading: Reading): boolean {
@@ -63,11 +86,12 @@ function isJoined(records: Table["records"], reading: Reading): boolean {
   return at >= 0 && new Set(records.map(({ cells }) => cells[at])).size < records.length;
 }
 
-/** The reading that groups rows with the same title into one product. Ids found on every row become variant ids. */
+/** The reading that groups rows by the offered column into products. Ids found on every row become variant ids. */
 export function joined(reading: Reading, { column }: Pick<JoinOffer, "column">): Reading {
   const hasSku = reading.some(({ as }) => as === "sku");
+  const isTitle = titleColumn(reading) === column;
   return reading.map((one, at) => {
-    if (at === column) return { as: "product_id" as const, titles: true as const };
+    if (at === column) return { as: "product_id" as const, ...(isTitle ? { titles: true as const } : {}) };
     return one.as === "product_id" ? { ...one, as: hasSku ? ("attribute" as const) : ("sku" as const) } : one;
   });
 }

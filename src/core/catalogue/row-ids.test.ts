@@ -88,6 +88,40 @@ C1,Tide scarf,Wick,,12
     expect(joinOffer(shirts, joined(reading, { column: 1 }))).toBeUndefined();
   });
 
+  const numbered = (parent: (product: number) => string) =>
+    tableOf(
+      `parent,number,name,size,colour\n${Array.from({ length: 12 }, (_, p) => ["S", "M"].map((size, v) => `${parent(p)},N${p}-${v},Shirt ${p},${size},${v + p}`).join("\n")).join("\n")}\n`,
+    );
+
+  it("are offered to be joined by an article number that they share, beside one of their own", () => {
+    const table = numbered((p) => `A${100 + p}`);
+    const reading = suggestReading(table).map((one, at) => ({
+      ...one,
+      as: at === 1 ? ("product_id" as const) : one.as,
+    }));
+    expect(joinOffer(table, reading)).toMatchObject({
+      column: 0,
+      rows: 24,
+      products: 12,
+      several: 12,
+      differing: [3, 4],
+    });
+    const { catalogue } = buildCatalogue(table, { reading: joined(reading, { column: 0 }) });
+    expect(catalogue.productIds).toHaveLength(12);
+    expect(catalogue.fields.map(({ role }) => role)).toContain("sku");
+    expect(joinOffer(table, joined(reading, { column: 0 }))).toBeUndefined();
+  });
+
+  it.each([
+    ["weights", (p: number) => `${450 + p}g`],
+    ["decimals", (p: number) => `${p}.5`],
+    ["one for two titles", (p: number) => `A${p >> 1}`],
+    ["words", (p: number) => `Line ${p}`],
+  ])("are not taken for article numbers: %s", (_name, parent) => {
+    const table = numbered(parent);
+    expect(joinOffer(table, suggestReading(table))?.column).not.toBe(0);
+  });
+
   it("are none where rows of one name differ in most, or names hardly recur", () => {
     // Models of one name are other cars each year. Source of the data: see tests/open-data.ts.
     const cars = tableOf(carsCsv);

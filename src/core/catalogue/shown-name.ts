@@ -8,7 +8,7 @@ import { identity, spelling } from "./identity.ts";
  */
 export function shownName(heading: string): string {
   const tidy = spelling(heading);
-  if (/\s/.test(tidy) || /^\p{Lu}\p{Ll}+-\p{L}+$/u.test(tidy)) return capital(tidy);
+  if (/\s/.test(tidy) || /^\p{Lu}\p{L}+-\p{L}+$/u.test(tidy)) return capital(tidy);
   const words = tidy
     .replace(/(\p{Ll}|\d)(\p{Lu})/gu, "$1 $2")
     .replaceAll(/[_.-]+/g, " ")

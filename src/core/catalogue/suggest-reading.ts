@@ -1,12 +1,12 @@
 import { knownColumns } from "./field.ts";
 import { isAmountOfMoney, withoutCurrency } from "./guess-currency.ts";
 import { guessTitle } from "./guess-title.ts";
+import { headingLanguages, wordsOf } from "./heading-language.ts";
 import { headingWords } from "./heading-words.ts";
 import { identity } from "./identity.ts";
 import { plainReading } from "./reading.ts";
 import type { ColumnMapping, Reading } from "./reading-schema.ts";
 import { spreadSample } from "./sample.ts";
-import { splitCapitals } from "./shown-name.ts";
 import { availabilityOf, stockWord } from "./stock-words.ts";
 import { suggestNotation } from "./suggest-notation.ts";
 import type { Table } from "./table.ts";
@@ -14,21 +14,17 @@ import type { Table } from "./table.ts";
 /** The role of each heading: an exact match, or a common synonym for known columns without one. */
 export function suggestRoles(header: readonly string[]): Reading {
   const reading = plainReading(header);
-  const names = header.map((heading) => identity(splitCapitals(heading).replaceAll(/[_\-./'’]+/g, " ")));
+  const names = wordsOf(header);
   const bare = names.map((name) => {
     const rest = withoutCurrency(name);
     return rest === name ? "" : rest;
   });
   // A file's language is that of most of its headings; the same word may mean something else in another language.
-  const languages = Object.entries(headingWords)
-    .filter(([language, words]) => language === "en" || spoken(words, names) >= fewest)
-    .map(([, words]) => words)
-    .sort((a, b) => spoken(b, names) - spoken(a, names));
-  for (const words of languages)
+  for (const language of headingLanguages(names))
     for (const column of knownColumns) {
       if (reading.some(({ as }) => as === column)) continue;
       const isFree = (place: number) => place >= 0 && reading[place]?.as === "attribute";
-      const known = words[column] ?? [];
+      const known = headingWords[language]?.[column] ?? [];
       const at =
         known.map((name) => names.indexOf(name)).find(isFree) ??
         [column.replaceAll("_", " "), ...known].map((name) => bare.indexOf(name)).find(isFree);
@@ -36,13 +32,6 @@ export function suggestRoles(header: readonly string[]): Reading {
     }
   return reading;
 }
-
-/** A single word exists in too many languages to identify one; “note” is a rating in French only. */
-const fewest = 2;
-
-/** Number of a file's headings that are words of a language. */
-const spoken = (words: (typeof headingWords)[string], names: readonly string[]): number =>
-  Object.values(words).filter((list) => list?.some((name) => names.includes(name))).length;
 
 const looked = 400;
 /** Minimum share of cells that must be words of stock or amounts of money. */

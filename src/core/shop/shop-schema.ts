@@ -10,15 +10,16 @@ export const minLimit = 200;
 export const maxLimit = 4000;
 
 /** A BCP 47 tag that `Intl` knows how to read. */
-const language = () =>
+export const languageTag = () =>
   string()
     .strict()
     .test(
       "language",
       ({ path }) => `${path} is not a language tag like “de” or “pt-BR”`,
       (tag) => tag === undefined || isLanguage(tag),
-    )
-    .required();
+    );
+
+const language = () => languageTag().required();
 
 /** Whether a text is a BCP 47 tag that `Intl` knows how to read. */
 export function isLanguage(tag: string): boolean {

@@ -4,7 +4,11 @@ import { shopCurrency, shopName } from "../../core/api/shop.ts";
 import type { Catalogue } from "../../core/catalogue/catalogue.ts";
 import { writeJsonLd } from "../../core/catalogue/json-ld.ts";
 import { writeCsv } from "../../core/catalogue/write-csv.ts";
+import { edited } from "../../core/document/edit.ts";
 import { limits } from "../../core/sanitize/limits.ts";
+import { setLanguage } from "../../core/shop/edit.ts";
+import { shopKind } from "../../core/shop/kind.ts";
+import { newShopLanguage } from "../../core/shop/new-shop-language.ts";
 import type { Catalogues } from "../store/catalogues.ts";
 import { draftOf } from "../store/draft-source.ts";
 import { listImports, replaceCatalogue, revertImport } from "../store/imports.ts";
@@ -38,11 +42,14 @@ export function catalogueRoutes({ fork, catalogues, readers, costs }: CatalogueO
   const app = new Hono();
   app.post("/shops", limit(limits.upload), async (c) => {
     const em = fork();
-    const { name, currency, catalogue, first } = await readers.catalogue(await sentOf(c.req.raw));
+    const { name, currency, language, catalogue, first } = await readers.catalogue(await sentOf(c.req.raw));
+    const fresh = shopKind.fresh("");
+    const settings = edited(fresh, setLanguage(parsedBody(newShopLanguage, language)));
     const shop = await createShop(em, {
       name: parsedBody(shopName, name),
       currency: parsedBody(shopCurrency, currency),
       panels: first ? [first] : [],
+      ...(settings === fresh ? {} : { settings }),
       ...catalogue,
     });
     return c.json(await shopSummaryOf(em, shop), 201);

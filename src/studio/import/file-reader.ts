@@ -5,6 +5,7 @@ import type { Encoding } from "../../core/catalogue/encoding-titles.ts";
 import type { Field } from "../../core/catalogue/field.ts";
 import { guessCurrency } from "../../core/catalogue/guess-currency.ts";
 import { guessEncoding, oddWords } from "../../core/catalogue/guess-encoding.ts";
+import { headingLanguage } from "../../core/catalogue/heading-language.ts";
 import { identity } from "../../core/catalogue/identity.ts";
 import { type JoinOffer, joinOffer } from "../../core/catalogue/join-rows.ts";
 import type { NewMend } from "../../core/catalogue/mend/mend-schema.ts";
@@ -47,6 +48,8 @@ export interface Preview {
   missing: { key: string; name: string }[];
   /** The currency of its prices, if the file says so. */
   currency?: string | undefined;
+  /** The language of its headings, if it is not English. */
+  language?: string | undefined;
   /** Why the file can't be read; there is no other data then. */
   fault?: Problem;
   products: number;
@@ -138,6 +141,7 @@ export class FileReader {
       hash: this.#hash,
       rows: table.records.length,
       currency: guessCurrency(table, reading),
+      language: headingLanguage(table.header),
       columns: table.header.map((heading, at) => ({ heading, samples: firstDifferent(table, at) })),
     };
     this.#catalogue = undefined;

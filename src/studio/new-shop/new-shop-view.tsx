@@ -1,12 +1,15 @@
 import { type FormEvent, useState } from "react";
 import { useNavigate } from "react-router";
 import type { ShopSummary } from "../../core/api/shop.ts";
+import { fallbackLanguage } from "../../core/shop/languages.ts";
+import { wordLanguages } from "../../storefront/words/word-languages.ts";
 import { ImportForm } from "../import/import-form.tsx";
 import { useReader } from "../import/use-reader.ts";
 import { useSender } from "../import/use-sender.ts";
 import { Strip } from "../shell/strip.tsx";
 
 const currencies = Intl.supportedValuesOf("currency");
+const languageNames = new Intl.DisplayNames("en", { type: "language" });
 const unknown = { fields: [], reading: [] };
 
 /** A new shop from a catalogue file: choose it, see what it holds, create the shop. */
@@ -18,8 +21,10 @@ export function NewShopView() {
   const [name, setName] = useState("");
   const [isUnnamed, setUnnamed] = useState(false);
   const [chosen, setChosen] = useState<string>();
+  const [spoken, setSpoken] = useState<string>();
   // The default currency is the one detected in the file.
   const currency = chosen ?? currencies.find((code) => code === preview?.currency) ?? "EUR";
+  const language = spoken ?? preview?.language ?? fallbackLanguage;
 
   const take = (file: File) => {
     sender.forget();
@@ -30,7 +35,11 @@ export function NewShopView() {
     event.preventDefault();
     setUnnamed(name.trim() === "");
     if (name.trim() === "") return;
-    const shop = await sender.send<ShopSummary>("/shops", "Creating the shop", { name: name.trim(), currency });
+    const shop = await sender.send<ShopSummary>("/shops", "Creating the shop", {
+      name: name.trim(),
+      currency,
+      language,
+    });
     if (shop) navigate(`/shops/${encodeURIComponent(shop.slug)}/panels`);
   };
   const ready = preview !== undefined && preview.fault === undefined && !busy;
@@ -71,6 +80,16 @@ export function NewShopView() {
             {currencies.map((code) => (
               <option key={code} value={code}>
                 {code}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="grid gap-1">
+          <span className="font-medium">Shop language</span>
+          <select className="select w-full" value={language} onChange={({ target }) => setSpoken(target.value)}>
+            {[...new Set<string>([...wordLanguages, language])].map((tag) => (
+              <option key={tag} value={tag}>
+                {languageNames.of(tag)}
               </option>
             ))}
           </select>
