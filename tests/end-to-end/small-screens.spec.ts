@@ -24,6 +24,33 @@ test("every view fits a phone: no sideways scrolling, one main heading, accessib
   }
 });
 
+test("the columns of a file, their naming and the shop’s name stand below each other on a phone", async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto("/new");
+  // Windows-1252, and rows that share a title: with all that a file can ask.
+  const buffer = Buffer.from("id;Titel;Größe\n1;Hemd;S\n2;Hemd;M\n", "latin1");
+  await page.getByLabel("Catalogue file").setInputFiles({ name: "hemden.csv", mimeType: "text/csv", buffer });
+  await expect(page.getByRole("button", { name: "Create the shop" })).toBeEnabled();
+  const boxes = await page
+    .locator("main :is(input:not([type=file]), select, button):visible")
+    .evaluateAll((all) => all.map((one) => one.getBoundingClientRect().toJSON()));
+  const inTable = await page.locator("main table :is(select, button):visible").count();
+  expect(boxes.length - inTable).toBeGreaterThanOrEqual(7);
+  expect(boxes.filter(({ width }) => width === 0 || width > 390)).toEqual([]);
+  const over = boxes.filter((one, at) =>
+    boxes.some(
+      (other, place) =>
+        place !== at &&
+        one.left < other.right - 1 &&
+        other.left < one.right - 1 &&
+        one.top < other.bottom - 1 &&
+        other.top < one.bottom - 1,
+    ),
+  );
+  expect(over).toEqual([]);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBeLessThanOrEqual(0);
+});
+
 test("the preview of a newer file with many changes ends where its last list ends", async ({ page }) => {
   const fields = Array.from({ length: 40 }, (_, at) => at);
   const file = (mark: string) => ({

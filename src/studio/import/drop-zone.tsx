@@ -11,7 +11,7 @@ export function DropZone({ reader: { file, busy, stop }, take }: { reader: Reade
   return (
     <div className="relative">
       <label
-        className={`flex cursor-pointer items-center gap-4 rounded-box border-2 border-dashed bg-base-100 px-6 has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-[#b4561b] ${file ? "py-3" : "py-10"} ${over ? "border-accent" : "border-secondary/40 hover:border-secondary"}`}
+        className={`flex cursor-pointer flex-wrap items-center gap-x-4 gap-y-2 rounded-box border-2 border-dashed bg-base-100 px-6 has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-[#b4561b] ${file ? "py-3" : "py-10"} ${over ? "border-accent" : "border-secondary/40 hover:border-secondary"}`}
         onDragOver={(event) => {
           event.preventDefault();
           setOver(true);

@@ -10,10 +10,10 @@ interface Props {
 export function EncodingNote({ name, words, read }: Props) {
   return (
     <div className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-2 rounded-box border border-base-300 bg-base-100 px-6 py-3">
-      <label className="flex items-center gap-2">
+      <label className="flex flex-wrap items-center gap-x-2">
         <span className="font-medium">Text encoding</span>
         <select
-          className="select select-sm w-64"
+          className="select select-sm w-64 max-w-full"
           value={name}
           onChange={({ target: { value } }) => isEncoding(value) && read(value)}
         >
@@ -24,7 +24,7 @@ export function EncodingNote({ name, words, read }: Props) {
           ))}
         </select>
       </label>
-      <p className="min-w-0 flex-1 text-[13px] text-quiet">
+      <p className="min-w-56 flex-1 text-[13px] text-quiet">
         The file isn’t UTF-8.
         {words.length > 0 ? (
           <>

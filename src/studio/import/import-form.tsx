@@ -48,7 +48,7 @@ export function ImportForm({ title, lead, reader, sender, take, main, changed, c
         {trouble ? <Alert text={trouble} /> : null}
         {preview?.fault ? <Alert text={problemText(preview.fault)} /> : null}
         {preview && preview.columns.length > 0 ? (
-          <div className="mt-6 grid grid-cols-[minmax(0,1fr)_280px] items-start gap-6">
+          <div className="mt-6 grid grid-cols-[minmax(0,1fr)_280px] items-start gap-6 max-md:grid-cols-[minmax(0,1fr)]">
             {main ?? (
               <ColumnTable
                 preview={preview}
@@ -59,7 +59,7 @@ export function ImportForm({ title, lead, reader, sender, take, main, changed, c
                 }}
               />
             )}
-            <div className="sticky top-4 grid gap-4">
+            <div className="sticky top-4 grid gap-4 max-md:static">
               {children}
               {preview.fault ? null : (
                 <p className="font-display text-lg font-semibold tabular-nums">

@@ -17,7 +17,7 @@ export function Naming({ preview: { columns, reading, by, join, fault }, read }:
     <div className="mb-3">
       {join ? <JoinRows join={join} name={name} take={() => read(joined(reading, join))} /> : null}
       <div className="flex flex-wrap gap-x-6 gap-y-2">
-        <label className="flex items-center gap-2">
+        <label className="flex flex-wrap items-center gap-x-2">
           <span className="font-medium">Product titles come from</span>
           <select
             className="select select-sm w-44"
@@ -34,7 +34,7 @@ export function Naming({ preview: { columns, reading, by, join, fault }, read }:
               ))}
           </select>
         </label>
-        <label className="flex items-center gap-2">
+        <label className="flex flex-wrap items-center gap-x-2">
           <span className="font-medium">Group rows into products by</span>
           <select
             className="select select-sm w-44"
@@ -66,8 +66,11 @@ const listed = (names: readonly string[]): string =>
 function JoinRows({ join, name, take }: { join: JoinOffer; name(at: number): string; take(): void }) {
   const { column, rows, products, differing } = join;
   return (
-    <div className="mb-4 flex items-center gap-4 rounded-box border border-accent bg-base-100 px-4 py-3" role="note">
-      <p className="flex-1">
+    <div
+      className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-2 rounded-box border border-accent bg-base-100 px-4 py-3"
+      role="note"
+    >
+      <p className="min-w-56 flex-1">
         <b>Are these variants?</b> Rows with the same {name(column)} differ only in {listed(differing.map(name))}.
         Grouped, they are {products.toLocaleString("en")} products with {rows.toLocaleString("en")} variants; ungrouped,{" "}
         {rows.toLocaleString("en")} products.
