@@ -4,7 +4,7 @@ import { describe, expect, it } from "vitest";
 import { guessTable, measureGuesses } from "../../../docs/name-guesses.ts";
 import { deltaE, lightnessOf } from "./measure.ts";
 import { guessByName, otherwise } from "./name-guess.ts";
-import { namesColour } from "./plain-names.ts";
+import { countColours, namesColour } from "./plain-names.ts";
 
 const hexOf = (bytes: readonly number[]) => `#${bytes.map((byte) => byte.toString(16).padStart(2, "0")).join("")}`;
 const first = (name: string): string => guessByName(name)?.colours[0] ?? "";
@@ -109,4 +109,18 @@ it("tells names of colours from others without the long lists", () => {
     expect(namesColour(name), name).toBe(true);
   for (const name of ["Moonlit", "9 cm", "", "White / Moonlit", "constructor"])
     expect(namesColour(name), name).toBe(false);
+});
+
+// Written by hand: how many of the values a person would call colours.
+it.each([
+  [["schwarz", "Bordeaux", "Silber", "Senfgelb", "schwarz/rot", "Anthrazit", "Weiß", "Petrol"], 8],
+  [["noir", "bleu foncé", "vert bouteille", "gris clair"], 4],
+  [["negro", "azul marino", "rojo", "blanco y negro"], 4],
+  [["zwart", "donkerblauw", "grijs", "wit"], 4],
+  [["Aluminium", "Carbon", "Stahl", "Kunststoff", "Leder"], 0],
+  [["Eiche", "Nussbaum", "Kiefer", "Buche"], 0],
+  [["S", "M", "L", "XL"], 0],
+  [["Radwerk", "Nordkette", "Rotfuchs"], 0],
+])("of the values %s, %i name colours", (values, count) => {
+  expect(countColours(values)).toBe(count);
 });

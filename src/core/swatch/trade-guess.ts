@@ -8,6 +8,8 @@ export interface TradeGuess {
   modifiers: string[];
   /** The recognised words, for the reason. */
   said: string;
+  /** Whether a plain colour is named, not only a thing. */
+  isHue: boolean;
 }
 
 /** A word for lookup, without case, accents and ß. */
@@ -35,7 +37,7 @@ export function tradeGuess(name: string): TradeGuess | undefined {
     .filter((word) => word !== "" && !connectives.has(word));
   if (words.length === 0 || words.length > 4) return undefined;
   const whole = things.get(words.join(""));
-  if (whole) return { hex: whole, modifiers: [], said: name };
+  if (whole) return { hex: whole, modifiers: [], said: name, isHue: false };
   const understood: Understood = { modifiers: [] };
   for (const word of words) {
     const one = wordOf(word);
@@ -46,7 +48,9 @@ export function tradeGuess(name: string): TradeGuess | undefined {
     if (one.hue) understood.hue = understood.hue ? between(understood.hue, one.hue) : one.hue;
   }
   const hex = baseOf(understood);
-  return hex === undefined ? undefined : { hex, modifiers: understood.modifiers, said: name };
+  return hex === undefined
+    ? undefined
+    : { hex, modifiers: understood.modifiers, said: name, isHue: understood.hue !== undefined };
 }
 
 function wordOf(word: string): Understood | undefined {

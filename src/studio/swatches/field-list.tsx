@@ -2,7 +2,7 @@ import { NavLink } from "react-router";
 import { type Field, isFacetable } from "../../core/catalogue/field.ts";
 import { kindFacts } from "../../core/catalogue/field-kinds.ts";
 import type { FieldProfile } from "../../core/profile/profile.ts";
-import { namesColour } from "../../core/swatch/plain-names.ts";
+import { countColours } from "../../core/swatch/plain-names.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { SwatchDot } from "./swatch-dot.tsx";
 
@@ -11,7 +11,7 @@ const maxValues = 2000;
 /** Fields whose values can have a swatch: colour fields first, then brands. */
 export function bookFields(profiles: readonly FieldProfile[]): Field[] {
   const rank = ({ field, samples }: FieldProfile) => {
-    const coloured = samples.filter(namesColour).length / Math.max(1, samples.length);
+    const coloured = countColours(samples) / Math.max(1, samples.length);
     return coloured > 0.3 || kindFacts(field).colours ? 2 + coloured : field.role === "brand" ? 1 : 0;
   };
   return profiles

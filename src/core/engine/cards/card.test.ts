@@ -42,10 +42,10 @@ describe("cards", () => {
 });
 
 describe("a card without a picture", () => {
-  it("tells a few short values in its place: colour and brand first, none twice, no sentences, numbers or tags", () => {
-    const csv = `product_id,title,brand,tags,price,Colour,Care,Size,image
-a,A,Wick,new,8,Sea green,"Wash it by hand, and only in rain water from the roof",XL,
-b,B,Wick,new,8,Wick,,,/b.png
+  it("tells a few short values in its place: colour and brand first, none twice, no sentences, numbers, tags or stock", () => {
+    const csv = `product_id,title,brand,tags,price,Colour,Care,stock,Size,image
+a,A,Wick,new,8,Sea green,"Wash it by hand, and only in rain water from the roof",sold out,XL,
+b,B,Wick,new,8,Wick,,sold out,,/b.png
 `;
     const { catalogue } = readCatalogue(new TextEncoder().encode(csv), {
       reading: suggestReading(readTable(new TextEncoder().encode(csv))).map((column, at) =>

@@ -18,7 +18,8 @@ export function factsOf({ catalogue }: CatalogueIndex, variant: number): string[
   const facts: string[] = [];
   for (const { key, kind, role } of fields.sort((a, b) => place(a) - place(b))) {
     if (facts.length === most) break;
-    if (role === "tags" || isDerivedRole(role)) continue;
+    // Stock in words is one variant's; the card says what holds for the product.
+    if (role === "tags" || role === "stock" || isDerivedRole(role)) continue;
     const [value] = valuesOf(catalogue, key, variant);
     const text = isNested({ kind }) ? value?.split(" > ").at(-1) : value;
     if (text && text.length <= longest && !facts.includes(text)) facts.push(text);

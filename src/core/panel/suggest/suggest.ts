@@ -5,7 +5,7 @@ import { type DisplayName, displays } from "../../displays/displays.ts";
 import type { Mode } from "../../engine/question.ts";
 import type { FieldProfile } from "../../profile/profile.ts";
 import { type OptionOrder, type SettingValues, withSetting } from "../../settings/settings.ts";
-import { namesColour } from "../../swatch/plain-names.ts";
+import { countColours } from "../../swatch/plain-names.ts";
 import { newFacet } from "../panel.ts";
 import type { FacetRow } from "../panel-schema.ts";
 
@@ -86,7 +86,7 @@ function suggestDisplay(profile: FieldProfile): Pick<Suggestion, "display" | "mo
         : `${numbers} different numbers`,
     };
   }
-  const coloured = samples.filter(namesColour).length;
+  const coloured = countColours(samples);
   if (kindFacts(field).colours || (samples.length > 1 && coloured * 5 >= samples.length * 4))
     return any("swatches", `${coloured} of the ${samples.length} most frequent values name colours`);
   if (series) return any("tiles", `${options} ${series}, in their own order`);
