@@ -2,7 +2,7 @@
 function marksOf(language: string): { group: string; decimal: string } {
   const parts = new Intl.NumberFormat(language).formatToParts(12_345.6);
   const mark = (type: string) => parts.find((part) => part.type === type)?.value ?? "";
-  return { group: mark("group"), decimal: mark("decimal") || "." };
+  return { group: mark("group"), decimal: mark("decimal") };
 }
 
 /**
@@ -13,8 +13,8 @@ function marksOf(language: string): { group: string; decimal: string } {
 export function readNumber(text: string, language: string, around: readonly string[] = []): number {
   const { group, decimal } = marksOf(language);
   let bare = text.normalize("NFKC").trim();
-  for (const word of around) if (word.trim() !== "") bare = bare.replace(word.trim(), "");
-  bare = bare.replace(/\p{Sc}|\b[A-Z]{3}\b/gu, "").replace(/[\s\u200e\u200f]/g, "");
+  for (const word of around) bare = bare.replace(word.trim(), "");
+  bare = bare.replace(/\p{Sc}|\b[A-Z]{3}\b|[\s\u200e\u200f]/gu, "");
   // Converts digits of other scripts.
   bare = bare.replace(/\p{Nd}/gu, (digit) => String(digitOf(digit)));
   // A separator followed by three digits groups thousands if the language uses it so; otherwise it is the decimal
@@ -23,6 +23,10 @@ export function readNumber(text: string, language: string, around: readonly stri
   bare = bare.replace(decimal, ".").replace(",", ".");
   return /^[+-]?(?:\d+(?:\.\d*)?|\.\d+)$/.test(bare) ? Number(bare) : Number.NaN;
 }
+
+/** A number for editing: with the language's decimal mark, and no groups. */
+export const writeNumber = (value: number, language: string): string =>
+  String(value).replace(".", marksOf(language).decimal);
 
 /** Digits of a script are consecutive. Source: The Unicode Standard, 4.6. */
 function digitOf(digit: string): number {

@@ -70,6 +70,19 @@ describe("the address", () => {
     expect(toAddress(startPlace, fieldOf)).toBe("");
   });
 
+  it.each([
+    ["4,36", 4.36],
+    ["-4,5", -4.5],
+    ["4.36", 4.36],
+    // Thousands in one language and a decimal in another.
+    ["1,500", undefined],
+    ["1,2,3", undefined],
+  ])("reads the number %s of a form that was sent without scripts as %s", (text, min) => {
+    const { selection } = fromAddress(`?price.min=${encodeURIComponent(text)}`, facets, fieldOf);
+    const choice = selection.choices.price;
+    expect(choice && "min" in choice ? choice.min : undefined).toBe(min);
+  });
+
   it("keeps all that it holds beside the place, and so does the plain form", () => {
     const present = "?panel=second&lang=de&light=shade&page=3&utm=x&price.min=4";
     const next = nextPlace(fromAddress(present, facets, fieldOf), toggling("light", "full sun"));

@@ -107,7 +107,8 @@ function readOptions(query: URLSearchParams, name: string, single: boolean): Cho
 function readRange(query: URLSearchParams, name: string, { kind }: Field): Choice {
   const ends = rangeNames(name);
   const end = (one: string) => {
-    const value = toNumber(query.get(one) ?? "", kind);
+    // Without scripts a form sends a number as it is written in its language; three digits may be thousands.
+    const value = toNumber((query.get(one) ?? "").replace(/,(?!\d{3}$)/, "."), kind);
     return Number.isNaN(value) ? undefined : value;
   };
   return { min: end(ends.min), max: end(ends.max), below: end(ends.below) };

@@ -1,5 +1,5 @@
 import { useLayoutEffect, useRef, useState } from "preact/hooks";
-import { fromNumber, kindFacts } from "../../../core/catalogue/field-kinds.ts";
+import { kindFacts } from "../../../core/catalogue/field-kinds.ts";
 import type { DisplayProps } from "./display-props.ts";
 
 interface Props extends Pick<DisplayProps, "say"> {
@@ -8,8 +8,8 @@ interface Props extends Pick<DisplayProps, "say"> {
   kind: DisplayProps["field"]["kind"];
   value: number | undefined;
   hint: number;
-  /** NaN for what is no number. */
-  read(text: string): number;
+  /** How amounts are read, NaN for what is no number, and written. */
+  numbers: { parse(text: string): number; write(value: number): string };
   set(value: number | undefined): void;
   /** Called while somebody types, with the value if it can be read. */
   typing(value: number | undefined): void;
@@ -23,8 +23,10 @@ type Told = { currentTarget: HTMLInputElement };
 const writes = /^\d$|^(Backspace|Delete|ArrowUp|ArrowDown)$/;
 
 /** The field of one end of a range: a formatted number, or a date. */
-export function EndField({ name, label, kind, value, hint, say, read, set, typing, leave }: Props) {
-  const shown = value === undefined ? "" : fromNumber(value, kind);
+export function EndField({ name, label, kind, value, hint, say, numbers, set, typing, leave }: Props) {
+  const { line, days, amounts } = kindFacts({ kind });
+  const { parse, write } = line && !amounts ? line : numbers;
+  const shown = value === undefined ? "" : write(value);
   const field = useRef<HTMLInputElement>(null);
   // Typed text stays, whatever is counted meanwhile, until it is applied or something else is chosen.
   const [typed, setTyped] = useState<string>();
@@ -38,10 +40,8 @@ export function EndField({ name, label, kind, value, hint, say, read, set, typin
     setTyped(undefined);
     if (field.current?.validationMessage) judge("");
   }, [shown]);
-  const { line, days, amounts } = kindFacts({ kind });
-  const valueIn = (text: string) => (line && !amounts ? line.parse(text) : read(text));
   const take = (input: HTMLInputElement) => {
-    const number = valueIn(input.value);
+    const number = parse(input.value);
     const odd = Number.isNaN(number) && input.value.trim() !== "";
     // Reported by the browser and read out; the typed text stays for correction.
     judge(odd ? say("notNumber") : "");
@@ -55,11 +55,11 @@ export function EndField({ name, label, kind, value, hint, say, read, set, typin
     class: "zt-end",
     name,
     "aria-label": label,
-    placeholder: fromNumber(hint, kind),
+    placeholder: write(hint),
     value: typed ?? shown,
     onInput: ({ currentTarget: { value: text } }: Told) => {
       setTyped(text);
-      const number = valueIn(text);
+      const number = parse(text);
       typing(Number.isNaN(number) ? undefined : number);
     },
   };

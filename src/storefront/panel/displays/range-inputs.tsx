@@ -2,7 +2,7 @@ import { useRef, useState } from "preact/hooks";
 import type { Ends } from "../../../core/catalogue/numbers/scale.ts";
 import { rangeOf } from "../../../core/engine/selection.ts";
 import { rangeNames } from "../../../core/page/browse-state/address.ts";
-import { readNumber } from "../read-number.ts";
+import { readNumber, writeNumber } from "../read-number.ts";
 import type { DisplayProps } from "./display-props.ts";
 import { EndField } from "./end-field.tsx";
 
@@ -23,7 +23,10 @@ export function RangeInputs({ name, field, settings, label, choice, choose, ends
   const same = {
     kind: field.kind,
     say,
-    read: (text: string) => readNumber(text, language, around),
+    numbers: {
+      parse: (text: string) => readNumber(text, language, around),
+      write: (value: number) => writeNumber(value, language),
+    },
     leave: () => tell(undefined),
   };
   return (
