@@ -1,7 +1,4 @@
-import { transform } from "lightningcss";
+import { generate, parse } from "css-tree";
 
-/** A style sheet in fewer bytes, with the same effect. @throws SyntaxError if the text is not CSS */
-export const minifyCss = (css: string): string =>
-  new TextDecoder().decode(
-    transform({ filename: "sheet.css", code: new TextEncoder().encode(css), minify: true }).code,
-  );
+/** A style sheet in fewer bytes, with the same effect. As in a browser, what is not CSS is kept or left out, not refused. */
+export const minifyCss = (css: string): string => generate(parse(css, { parseCustomProperty: false }));

@@ -122,7 +122,7 @@ test("a foreign file is read as it is written, mended, brought again, and its me
     .click();
   await page.getByRole("button", { name: "Done", exact: true }).click();
   await wide.getByRole("checkbox", { name: /^Crème/ }).check();
-  await expect(wide.getByRole("status")).toHaveText("8 products of 16");
+  await expect(wide.getByRole("status")).toHaveText("8 Produkte von 16");
 });
 
 test("reading a large file is shown, and can be stopped", async ({ page }) => {

@@ -10,7 +10,7 @@ const fewest = 2;
 export const wordsOf = (header: readonly string[]): string[] =>
   header.map((heading) => identity(splitCapitals(heading).replaceAll(/[_\-./'’]+/g, " ")));
 
-/** The languages of a file's headings, as known words of each, the most spoken one first; always with English. */
+/** Languages in which a file's headings are written, English included; the one with most known headings first. @param names see {@link wordsOf} */
 export function headingLanguages(names: readonly string[]): string[] {
   return Object.keys(headingWords)
     .filter((language) => language === "en" || spoken(language, names) >= fewest)

@@ -8,7 +8,7 @@ interface Props extends Pick<DisplayProps, "say"> {
   kind: DisplayProps["field"]["kind"];
   value: number | undefined;
   hint: number;
-  /** How amounts are read, NaN for what is no number, and written. */
+  /** How amounts are read, with NaN if the text is not a number, and written. */
   numbers: { parse(text: string): number; write(value: number): string };
   set(value: number | undefined): void;
   /** Called while somebody types, with the value if it can be read. */
