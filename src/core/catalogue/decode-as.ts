@@ -10,3 +10,9 @@ export function decodeAs(bytes: Uint8Array, encoding: Encoding | "utf-8", fatal:
   // Node.js 20 decodes this one as ISO 8859-1, with control characters; a browser leaves nothing to replace.
   return text.replace(/[\x80-\x9f]/g, (control) => windows1252[control.charCodeAt(0) - 0x80] ?? control);
 }
+
+/** The kind of UTF-16 that a file's byte order mark names. */
+export function markedEncoding([first, second]: Uint8Array): Encoding | undefined {
+  if (first === 0xff && second === 0xfe) return "utf-16le";
+  return first === 0xfe && second === 0xff ? "utf-16be" : undefined;
+}

@@ -1,4 +1,4 @@
-import { decodeAs } from "./decode-as.ts";
+import { decodeAs, markedEncoding } from "./decode-as.ts";
 import { type Encoding, encodingTitles } from "./encoding-titles.ts";
 import { CatalogueError } from "./problem.ts";
 
@@ -8,7 +8,7 @@ import { CatalogueError } from "./problem.ts";
  * @throws CatalogueError naming the row of the first byte that does not fit
  */
 export function decodeText(bytes: Uint8Array, encoding?: Encoding): string {
-  if (!encoding && hasWideMark(bytes)) {
+  if (!encoding && markedEncoding(bytes)) {
     throw new CatalogueError({ message: "This file is UTF-16. Save it again as “CSV UTF-8” and import that file." });
   }
   let text: string;
@@ -35,11 +35,7 @@ export function decodeText(bytes: Uint8Array, encoding?: Encoding): string {
 }
 
 /** Whether a file is UTF-8, with or without a byte order mark. */
-export const isUtf8 = (bytes: Uint8Array): boolean => !hasWideMark(bytes) && decodes(bytes);
-
-/** Whether a file begins with the byte order mark of UTF-16. */
-const hasWideMark = ([first, second]: Uint8Array): boolean =>
-  (first === 0xff && second === 0xfe) || (first === 0xfe && second === 0xff);
+export const isUtf8 = (bytes: Uint8Array): boolean => !markedEncoding(bytes) && decodes(bytes);
 
 function decodes(bytes: Uint8Array): boolean {
   try {

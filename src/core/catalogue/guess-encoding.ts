@@ -1,5 +1,5 @@
 import chardet from "chardet";
-import { decodeAs } from "./decode-as.ts";
+import { decodeAs, markedEncoding } from "./decode-as.ts";
 import { type Encoding, isEncoding } from "./encoding-titles.ts";
 
 /**
@@ -46,8 +46,8 @@ const misreadPoints = 200;
  * @param language of the browser, as a BCP 47 tag
  */
 export function guessEncoding(bytes: Uint8Array, language: string): Encoding {
-  if (bytes[0] === 0xff && bytes[1] === 0xfe) return "utf-16le";
-  if (bytes[0] === 0xfe && bytes[1] === 0xff) return "utf-16be";
+  const marked = markedEncoding(bytes);
+  if (marked) return marked;
   const sample = oddLines(bytes);
   const usual = usualEncoding(language);
   const points = new Map<Encoding, number>([
