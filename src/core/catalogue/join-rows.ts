@@ -1,5 +1,6 @@
 import { type FieldRole, isAlwaysVariant } from "./field.ts";
 import { identity } from "./identity.ts";
+import { titleColumn } from "./reading.ts";
 import type { Reading } from "./reading-schema.ts";
 import type { Table } from "./table.ts";
 
@@ -61,8 +62,6 @@ export function joinOffer({ records }: Pick<Table, "records">, reading: Reading)
   if (column === title && (agreeing === 0 || agreeing < telling.length * minAgreeing)) return undefined;
   return { column, rows: records.length, products: groups.size, several: several.length, differing };
 }
-
-const titleColumn = (reading: Reading): number => reading.findIndex(({ as, titles }) => as === "title" || titles);
 
 /** Whether a column numbers the products: a code on every row, which recurs, and with the same title each time. */
 function isProductNumber(records: Table["records"], reading: Reading, at: number, title: number): boolean {

@@ -62,3 +62,7 @@ export function cellReader({
       .map((part) => value(part.replaceAll("|", "/")))
       .join("|");
 }
+
+/** Index of the column that the products' titles come from; -1 if there is none. */
+export const titleColumn = (reading: Reading): number =>
+  reading.findIndex(({ as, titles }) => as === "title" || titles);

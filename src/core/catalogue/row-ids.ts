@@ -1,5 +1,6 @@
 import { crc32 } from "../sanitize/crc32.ts";
 import { identity, spelling } from "./identity.ts";
+import { titleColumn } from "./reading.ts";
 import type { ColumnMapping, Reading } from "./reading-schema.ts";
 import type { Table } from "./table.ts";
 
@@ -31,7 +32,7 @@ export function rowIds({ header, records }: Pick<Table, "header" | "records">, r
   const cells = (at: number): string[] => records.map(({ cells: row }) => spelling(row[at] ?? ""));
   const column = idColumn(header, reading, cells);
   if (column >= 0) return { ids: told(cells(column)), by: [column] };
-  const title = reading.findIndex(({ as, titles }) => as === "title" || titles);
+  const title = titleColumn(reading);
   const titles = title < 0 ? [] : cells(title);
   const distinct = new Set(titles.map(identity)).size;
   if (title < 0 || distinct < records.length * minDistinct || titles.includes(""))

@@ -4,7 +4,7 @@ import { guessTitle } from "./guess-title.ts";
 import { headingLanguages, wordsOf } from "./heading-language.ts";
 import { headingWords } from "./heading-words.ts";
 import { identity } from "./identity.ts";
-import { plainReading } from "./reading.ts";
+import { plainReading, titleColumn } from "./reading.ts";
 import type { ColumnMapping, Reading } from "./reading-schema.ts";
 import { spreadSample } from "./sample.ts";
 import { availabilityOf, stockWord } from "./stock-words.ts";
@@ -121,7 +121,7 @@ function withPrice(reading: Reading, cellsAt: (at: number) => string[]): Reading
 
 /** Makes the best candidate the title column if the file has none. */
 export function withTitles(table: Pick<Table, "header" | "records">, reading: Reading): Reading {
-  if (reading.some(({ as, titles }) => as === "title" || titles)) return reading;
+  if (titleColumn(reading) >= 0) return reading;
   const at = guessTitle(table, reading);
   return reading.map((column, place) => (place === at ? { ...column, titles: true } : column));
 }

@@ -1,4 +1,5 @@
 import { type JoinOffer, joined } from "../../core/catalogue/join-rows.ts";
+import { titleColumn } from "../../core/catalogue/reading.ts";
 import type { Reading } from "../../core/catalogue/reading-schema.ts";
 import type { Preview } from "./file-reader.ts";
 
@@ -9,7 +10,7 @@ interface Props {
 
 /** The source of the products' titles, and the column that groups rows into products. */
 export function Naming({ preview: { columns, reading, by, join, fault }, read }: Props) {
-  const titled = reading.findIndex(({ as, titles }) => as === "title" || titles);
+  const titled = titleColumn(reading);
   const grouped = reading.findIndex(({ as }) => as === "product_id");
   const name = (at: number) => columns[at]?.heading || `column ${at + 1}`;
   const places = columns.flatMap(({ heading }, at) => (heading === "" ? [] : [at]));
